@@ -1,0 +1,143 @@
+package app.kemdro.core.body;
+
+import app.kemdro.core.datafile.DataNode;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+
+/** All zones of the figure, and the rows in which the running order shows them from the crown down. */
+public final class Body {
+    private final Map<String, Zone> zones;
+    private final List<String> rows;
+
+    private Body(Map<String, Zone> zones, List<String> rows) {
+        this.zones = zones;
+        this.rows = rows;
+    }
+
+    /**
+     * Reads the zones that ship with Kemdro.
+     *
+     * @throws app.kemdro.core.datafile.BrokenFile when the file contradicts itself
+     */
+    public static Body standard() {
+        return read(DataNode.resource("/trade/zones.yaml"));
+    }
+
+    static Body read(DataNode file) {
+        file.onlyKeys(Set.of("rows", "zones"));
+        List<String> rows = file.words("rows");
+        Map<String, Zone> zones = new LinkedHashMap<>();
+        Map<String, DataNode> places = file.get("zones").entries();
+        places.forEach((id, node) -> {
+            node.onlyKeys(Set.of("name", "row", "region", "area", "neighbours", "blind-in-mirror"));
+            String row = node.get("row").text();
+            if (!rows.contains(row)) {
+                throw node.get("row").broken("row '" + row + "' is not in the list of rows");
+            }
+            zones.put(
+                    id,
+                    new Zone(
+                            id,
+                            node.text("name", id.replace('-', ' ')),
+                            row,
+                            node.get("region").text(),
+                            node.get("area").number(1, 5000),
+                            new LinkedHashSet<>(node.words("neighbours")),
+                            node.flag("blind-in-mirror")));
+        });
+        zones.values().forEach(zone -> zone.neighbours().forEach(other -> {
+            if (!zones.containsKey(other)) {
+                throw places.get(zone.id()).broken("neighbour '" + other + "' of " + zone.id() + " is no zone");
+            }
+            if (!zones.get(other).neighbours().contains(zone.id())) {
+                throw places.get(zone.id()).broken(other + " does not name " + zone.id() + " as its neighbour");
+            }
+        }));
+        return new Body(zones, rows);
+    }
+
+    public Collection<Zone> zones() {
+        return zones.values();
+    }
+
+    public boolean has(String id) {
+        return zones.containsKey(id);
+    }
+
+    /** The zone of this id. */
+    public Zone zone(String id) {
+        return Optional.ofNullable(zones.get(id))
+                .orElseThrow(() -> new IllegalArgumentException("No zone is called '" + id + "'"));
+    }
+
+    /** Rows of the running order, from the crown down. */
+    public List<String> rows() {
+        return rows;
+    }
+
+    /** Zones of a row, in file order. */
+    public List<Zone> inRow(String row) {
+        return zones.values().stream().filter(z -> z.row().equals(row)).toList();
+    }
+
+    /** Summed surface of these zones on the standard figure, cm². */
+    public double areaCm2(Collection<String> ids) {
+        return ids.stream().mapToDouble(id -> zone(id).areaCm2()).sum();
+    }
+
+    /** These zones in the order of the body from the crown down, without repeats. */
+    public List<String> sorted(Collection<String> ids) {
+        return zones.keySet().stream().filter(Set.copyOf(ids)::contains).toList();
+    }
+
+    /** A short spoken name for a set of zones: pairs are said as "both cheeks", whole regions by their name. */
+    public String say(Collection<String> ids) {
+        Set<String> left = new LinkedHashSet<>(sorted(ids));
+        List<String> words = new ArrayList<>();
+        for (String region : new TreeSet<>(zones.values().stream().map(Zone::region).toList())) {
+            List<String> all = zones.values().stream()
+                    .filter(z -> z.region().equals(region))
+                    .map(Zone::id)
+                    .toList();
+            if (all.size() > 2 && left.containsAll(all)) {
+                words.add("whole " + region);
+                all.forEach(left::remove);
+            }
+        }
+        for (String id : List.copyOf(left)) {
+            if (!left.contains(id)) {
+                continue;
+            }
+            String other = mirror(id);
+            if (!other.equals(id) && left.contains(other)) {
+                words.add("both " + plural(zone(id).name().replace("left ", "").replace("right ", "")));
+                left.remove(other);
+            } else {
+                words.add(zone(id).name());
+            }
+            left.remove(id);
+        }
+        return words.size() > 3
+                ? String.join(", ", words.subList(0, 2)) + " and " + (words.size() - 2) + " more"
+                : String.join(", ", words);
+    }
+
+    /** The zone on the other side, or the zone itself where the body has only one. */
+    public String mirror(String id) {
+        String other = id.endsWith("-left")
+                ? id.replace("-left", "-right")
+                : id.endsWith("-right") ? id.replace("-right", "-left") : id;
+        return zones.containsKey(other) ? other : id;
+    }
+
+    private static String plural(String word) {
+        return word + "s";
+    }
+}

@@ -1,0 +1,17 @@
+package app.kemdro.core.body;
+
+import java.util.Set;
+
+/**
+ * An area of the performer's skin that can be pressed on the figure.
+ *
+ * @param id stable name, as in the figure's drawings
+ * @param name how artists say it
+ * @param row the line of the running order it belongs to
+ * @param region larger area whose preparation is one piece of work
+ * @param areaCm2 real surface on the figure's head of 56 cm circumference, cm²
+ * @param neighbours zones that share a border
+ * @param blindInMirror whether a performer working on their own face reaches it without seeing it
+ */
+public record Zone(
+        String id, String name, String row, String region, double areaCm2, Set<String> neighbours, boolean blindInMirror) {}

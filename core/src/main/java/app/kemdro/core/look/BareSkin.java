@@ -1,0 +1,36 @@
+package app.kemdro.core.look;
+
+import app.kemdro.core.body.Body;
+import app.kemdro.core.body.Zone;
+import app.kemdro.core.method.Technique.Effect;
+import app.kemdro.core.method.Trade;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * Skin that costume and makeup both miss.
+ *
+ * @param zones zones left bare, from the crown down
+ * @param areaCm2 their surface on the standard figure
+ */
+public record BareSkin(List<String> zones, double areaCm2) {
+
+    /** Finds zones that neither the costume covers nor any covering entry of the look reaches. */
+    public static BareSkin of(Look look, Set<String> costumeCovers, Trade trade) {
+        Body body = trade.body();
+        Set<String> covered = new HashSet<>(costumeCovers);
+        look.entries().stream()
+                .filter(e -> covers(trade.technique(e.techniqueId()).effect()))
+                .forEach(e -> covered.addAll(e.zones()));
+        List<String> bare = body.zones().stream()
+                .map(Zone::id)
+                .filter(id -> !covered.contains(id))
+                .toList();
+        return new BareSkin(bare, body.areaCm2(bare));
+    }
+
+    private static boolean covers(Effect effect) {
+        return effect == Effect.COLOUR || effect == Effect.RESHAPE || effect == Effect.VANISH;
+    }
+}

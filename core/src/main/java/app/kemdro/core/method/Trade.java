@@ -1,0 +1,81 @@
+package app.kemdro.core.method;
+
+import app.kemdro.core.body.Body;
+import app.kemdro.core.datafile.DataNode;
+import app.kemdro.core.material.Materials;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** All that Kemdro knows of the trade, read once: body, materials, techniques and rules of order. */
+public final class Trade {
+    private final Body body;
+    private final Materials materials;
+    private final Map<String, Technique> techniques;
+    private final List<Rule> rules;
+
+    Trade(Body body, Materials materials, List<Technique> techniques, List<Rule> rules) {
+        this.body = body;
+        this.materials = materials;
+        this.techniques = new LinkedHashMap<>();
+        techniques.forEach(t -> this.techniques.put(t.id(), t));
+        this.rules = List.copyOf(rules);
+    }
+
+    /**
+     * Reads the data that ships with Kemdro and checks it as a whole.
+     *
+     * @throws app.kemdro.core.datafile.BrokenFile naming file, line and reason
+     */
+    public static Trade standard() {
+        return TradeReader.read(
+                Body.standard(),
+                Materials.standard(),
+                DataNode.resource("/trade/techniques.yaml"),
+                DataNode.resource("/trade/rules.yaml"));
+    }
+
+    public Body body() {
+        return body;
+    }
+
+    public Materials materials() {
+        return materials;
+    }
+
+    public Collection<Technique> techniques() {
+        return techniques.values();
+    }
+
+    public boolean has(String techniqueId) {
+        return techniques.containsKey(techniqueId);
+    }
+
+    /** The technique of this id. */
+    public Technique technique(String id) {
+        Technique found = techniques.get(id);
+        if (found == null) {
+            throw new IllegalArgumentException("No technique is called '" + id + "'");
+        }
+        return found;
+    }
+
+    public List<Rule> rules() {
+        return rules;
+    }
+
+    /** Other schools of the same family, in file order. */
+    public List<Technique> schoolsBeside(Technique technique) {
+        return techniques.values().stream()
+                .filter(t -> t.family().equals(technique.family()) && !t.id().equals(technique.id()))
+                .toList();
+    }
+
+    /** Techniques that put themselves in where a need is not met and that give this state. */
+    public List<Technique> impliedGivers(String state) {
+        return techniques.values().stream()
+                .filter(t -> t.implied() && t.gives().contains(state))
+                .toList();
+    }
+}

@@ -1,0 +1,106 @@
+package app.kemdro.core.plan;
+
+import app.kemdro.core.look.Brief;
+import app.kemdro.core.look.Brief.Hands;
+import app.kemdro.core.look.Brief.Skill;
+import java.time.Duration;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/** Finds what cannot be meant in a brief, before anything is planned from it. */
+public final class BriefCheck {
+    private BriefCheck() {}
+
+    /** What must be mended; empty when the brief can be planned from. */
+    public static List<Problem> problems(Brief brief) {
+        List<Problem> problems = new ArrayList<>();
+        crew(brief, problems);
+        room(brief.room(), problems);
+        performer(brief.performer(), problems);
+        brief.chairIn().ifPresent(chairIn -> {
+            if (!chairIn.isBefore(brief.call())) {
+                problems.add(Problem.stop(
+                        "Chair-in at %tR is not before the call at %tR.".formatted(chairIn, brief.call()),
+                        "Set an earlier chair-in, or leave it empty and Kemdro works it out from the call."));
+            } else if (Duration.between(chairIn, brief.call()).toHours() > 20) {
+                problems.add(Problem.stop(
+                        "There are more than 20 hours between chair-in and call.", "Check the dates of both."));
+            }
+        });
+        if (brief.costumeMinutes() < 0 || brief.costumeMinutes() > 240) {
+            problems.add(Problem.stop("Costume takes 0 to 240 minutes.", "Set a number in that range."));
+        }
+        return problems;
+    }
+
+    private static void crew(Brief brief, List<Problem> problems) {
+        List<Hands> crew = brief.crew();
+        if (crew.isEmpty()) {
+            problems.add(Problem.stop("There are no hands to do the work.", "Put at least one artist on the crew."));
+            return;
+        }
+        if (crew.size() > 3) {
+            problems.add(Problem.stop("More than three pairs of hands.", "Name at most three; more get in each other's way at one face."));
+        }
+        Set<String> names = new HashSet<>();
+        for (Hands hands : crew) {
+            if (hands.name().isBlank()) {
+                problems.add(Problem.stop("One pair of hands has no name.", "Give every artist a name."));
+            } else if (!names.add(hands.name())) {
+                problems.add(Problem.stop("Two artists are called " + hands.name() + ".", "Tell them apart by an initial."));
+            }
+            if (!hands.until().isAfter(hands.from())) {
+                problems.add(Problem.stop(
+                        "%s goes at %tR, before coming at %tR.".formatted(hands.name(), hands.until(), hands.from()),
+                        "Set the hours of " + hands.name() + " the right way round."));
+            }
+        }
+        if (crew.stream().noneMatch(h -> h.skill() == Skill.LEAD)) {
+            problems.add(Problem.stop(
+                    "Nobody on the crew leads, and caps, pieces and shading are a lead's work.",
+                    "Set one artist to lead."));
+        }
+    }
+
+    private static void room(Brief.Room room, List<Problem> problems) {
+        if (!(room.humidityPercent() >= 5 && room.humidityPercent() <= 100)) {
+            problems.add(Problem.stop(
+                    "Humidity of %.0f %% does not exist in a room people work in.".formatted(room.humidityPercent()),
+                    "Set 5 to 100 %; an ordinary heated room has 35 to 55."));
+        }
+        if (!(room.temperatureC() >= 5 && room.temperatureC() <= 45)) {
+            problems.add(Problem.stop(
+                    "%.0f °C is no room to work in.".formatted(room.temperatureC()), "Set 5 to 45 °C."));
+        }
+        if (room.dryers() < 0 || room.dryers() > 3) {
+            problems.add(Problem.stop("Dryers: 0 to 3.", "Set a number in that range."));
+        }
+    }
+
+    private static void performer(Brief.Performer performer, List<Problem> problems) {
+        if (performer.headCm() != 0 && !(performer.headCm() >= 45 && performer.headCm() <= 70)) {
+            problems.add(Problem.stop(
+                    "A head of %.0f cm round is outside 45 to 70 cm.".formatted(performer.headCm()),
+                    "Measure above the brows and over the widest part at the back, in cm, or leave it empty."));
+        }
+        if (performer.heightCm() != 0 && (performer.heightCm() < 60 || performer.heightCm() > 250)) {
+            problems.add(Problem.stop("Height is 60 to 250 cm.", "Correct it or leave it empty."));
+        }
+        if (performer.weightKg() != 0 && (performer.weightKg() < 10 || performer.weightKg() > 300)) {
+            problems.add(Problem.stop("Weight is 10 to 300 kg.", "Correct it or leave it empty."));
+        }
+    }
+
+    /** A problem when the hours of the crew leave a stretch of the work without its hands. */
+    static Problem tooShort(Brief brief, LocalDateTime neededUntil, String step) {
+        LocalDateTime last =
+                brief.crew().stream().map(Hands::until).max(LocalDateTime::compareTo).orElseThrow();
+        return Problem.stop(
+                "The crew's hours are too short: \"%s\" finds no free hands that may do it before %tR.".formatted(step, last),
+                "The work would last until about %tR. Let somebody stay longer, begin earlier, or take something out of the look."
+                        .formatted(neededUntil));
+    }
+}

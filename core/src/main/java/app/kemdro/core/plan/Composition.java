@@ -1,0 +1,275 @@
+package app.kemdro.core.plan;
+
+import app.kemdro.core.body.Body;
+import app.kemdro.core.look.Brief;
+import app.kemdro.core.look.Look;
+import app.kemdro.core.look.LookEntry;
+import app.kemdro.core.material.Materials.Reaction;
+import app.kemdro.core.method.Need;
+import app.kemdro.core.method.StepTemplate;
+import app.kemdro.core.method.Technique;
+import app.kemdro.core.method.Trade;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+
+/** Completes a look: checks every entry, and puts in the work that a technique needs and nobody has asked for. */
+final class Composition {
+    private static final int MOST_ROUNDS = 8;
+
+    private final Trade trade;
+    private final Body body;
+    private final Brief brief;
+    private final List<Entry> entries = new ArrayList<>();
+    private final List<Problem> problems = new ArrayList<>();
+
+    /** An entry whose technique is known and whose zones are final. */
+    record Entry(String id, Technique technique, List<String> zones, int coats, boolean implied) {
+
+        /** Zones its own state lies on, and those its steps also work on. */
+        Set<String> reach() {
+            Set<String> all = new LinkedHashSet<>(zones);
+            technique.steps().forEach(s -> all.addAll(s.zones()));
+            return all;
+        }
+
+        boolean gives(String state, String zone) {
+            return technique.gives().contains(state) && zones.contains(zone)
+                    || technique.givesAround().contains(state) && reach().contains(zone);
+        }
+    }
+
+    Composition(Look look, Brief brief, Trade trade) {
+        this.trade = trade;
+        this.body = trade.body();
+        this.brief = brief;
+        look.entries().forEach(this::accept);
+        if (problems.isEmpty()) {
+            oneOfASlot();
+        }
+        if (problems.isEmpty()) {
+            addBlocks();
+            supplyNeeds();
+        }
+    }
+
+    List<Entry> entries() {
+        return entries;
+    }
+
+    List<Problem> problems() {
+        return problems;
+    }
+
+    private void accept(LookEntry asked) {
+        if (!trade.has(asked.techniqueId())) {
+            problems.add(Problem.stop(
+                    "The technique '" + asked.techniqueId() + "' is not known here.",
+                    "Take it out of the look or choose another.",
+                    asked.zones(),
+                    List.of(asked.id())));
+            return;
+        }
+        Technique technique = trade.technique(asked.techniqueId());
+        List<String> unknown =
+                asked.zones().stream().filter(z -> !body.has(z)).toList();
+        List<String> wrong = asked.zones().stream()
+                .filter(z -> body.has(z) && !technique.zones().contains(z))
+                .toList();
+        if (!unknown.isEmpty() || !wrong.isEmpty()) {
+            problems.add(Problem.stop(
+                    unknown.isEmpty()
+                            ? technique.name() + " cannot be used on " + body.say(wrong) + "."
+                            : "No zone is called '" + unknown.get(0) + "'.",
+                    "Take that zone out of it.",
+                    wrong,
+                    List.of(asked.id())));
+            return;
+        }
+        if (asked.zones().isEmpty() && technique.covers().isEmpty()) {
+            problems.add(Problem.stop(
+                    technique.name() + " lies on no zone.", "Choose at least one zone for it.", List.of(), List.of(asked.id())));
+            return;
+        }
+        int coats = asked.coats() == 0 ? technique.coats().usual() : asked.coats();
+        if (coats < technique.coats().least() || coats > technique.coats().most()) {
+            problems.add(Problem.stop(
+                    technique.name() + " takes " + technique.coats().least() + " to " + technique.coats().most()
+                            + " coats, not " + coats + ".",
+                    "Choose a number in that range.",
+                    asked.zones(),
+                    List.of(asked.id())));
+            return;
+        }
+        barForReactions(technique, asked);
+        List<String> zones = technique.covers().isEmpty() ? body.sorted(asked.zones()) : body.sorted(technique.covers());
+        entries.add(new Entry(asked.id(), technique, zones, coats, false));
+    }
+
+    private void barForReactions(Technique technique, LookEntry asked) {
+        for (Reaction reaction : Reactions.barring(technique, brief.performer().reactsTo(), trade)) {
+            problems.add(Problem.stop(
+                    brief.performer().name() + " reacts to " + reaction.name() + ": " + technique.name() + " is barred.",
+                    reaction.caution(),
+                    asked.zones(),
+                    List.of(asked.id())));
+        }
+    }
+
+    /** Two techniques of one slot cannot both lie on a zone. */
+    private void oneOfASlot() {
+        for (int i = 0; i < entries.size(); i++) {
+            for (int j = i + 1; j < entries.size(); j++) {
+                Entry a = entries.get(i);
+                Entry b = entries.get(j);
+                List<String> both = a.zones().stream().filter(b.zones()::contains).toList();
+                if (a.technique().slot().equals(b.technique().slot()) && !both.isEmpty()) {
+                    String what = a.technique().id().equals(b.technique().id())
+                            ? body.say(both) + " has \"" + a.technique().name() + "\" twice."
+                            : body.say(both) + " has both \"" + a.technique().name() + "\" and \""
+                                    + b.technique().name() + "\": one excludes the other.";
+                    problems.add(Problem.stop(
+                            capital(what), "Take one of them off.", both, List.of(a.id(), b.id())));
+                }
+            }
+        }
+    }
+
+    private static String capital(String text) {
+        return text.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + text.substring(1);
+    }
+
+    /** Costume as a block of its own, and the last look. */
+    private void addBlocks() {
+        if (entries.isEmpty()) {
+            return;
+        }
+        Set<String> touched = new LinkedHashSet<>();
+        entries.forEach(e -> touched.addAll(e.reach()));
+        List<String> all = body.sorted(touched);
+        for (Technique technique : trade.techniques()) {
+            boolean costume = technique.slot().equals("costume") && brief.costumeMinutes() > 0;
+            if (costume || technique.slot().equals("check")) {
+                entries.add(new Entry("auto-" + technique.id(), technique, all, 1, true));
+            }
+        }
+    }
+
+    private void supplyNeeds() {
+        for (int round = 0; round < MOST_ROUNDS; round++) {
+            Map<Technique, Set<String>> wanted = new LinkedHashMap<>();
+            List<Problem> missing = new ArrayList<>();
+            for (Entry entry : entries) {
+                for (Need need : entry.technique().needs()) {
+                    want(entry, need, wanted, missing);
+                }
+            }
+            if (wanted.isEmpty()) {
+                problems.addAll(missing);
+                return;
+            }
+            wanted.forEach(this::insertByRegion);
+        }
+    }
+
+    private void want(Entry entry, Need need, Map<Technique, Set<String>> wanted, List<Problem> missing) {
+        if (!need.required()) {
+            return;
+        }
+        List<String> lacking = zonesOf(entry, need).stream()
+                .filter(z -> givers(entry, need, z).isEmpty())
+                .toList();
+        if (lacking.isEmpty()) {
+            return;
+        }
+        List<Technique> implied = need.givenBy().stream()
+                .flatMap(s -> trade.impliedGivers(s).stream())
+                .toList();
+        if (implied.isEmpty()) {
+            missing.add(Problem.stop(
+                    "%s on %s needs %s first.".formatted(entry.technique().name(), body.say(lacking), saying(need)),
+                    "Add it there, or take " + entry.technique().name().toLowerCase(java.util.Locale.ROOT) + " off those zones.",
+                    lacking,
+                    List.of(entry.id())));
+            return;
+        }
+        Technique giver = implied.get(0);
+        lacking.stream()
+                .filter(giver.zones()::contains)
+                .forEach(z -> wanted.computeIfAbsent(giver, k -> new LinkedHashSet<>()).add(z));
+    }
+
+    private String saying(Need need) {
+        List<String> names = trade.techniques().stream()
+                .filter(t -> need.givenBy().stream().anyMatch(s -> t.gives().contains(s)))
+                .map(t -> t.family().toLowerCase(java.util.Locale.ROOT))
+                .distinct()
+                .toList();
+        return names.isEmpty() ? need.state().replace('-', ' ') : String.join(" or ", names);
+    }
+
+    private void insertByRegion(Technique technique, Set<String> zones) {
+        Map<String, List<String>> byRegion = new TreeMap<>();
+        body.sorted(zones).forEach(z ->
+                byRegion.computeIfAbsent(body.zone(z).region(), k -> new ArrayList<>()).add(z));
+        byRegion.forEach((region, list) -> {
+            String id = "auto-" + technique.id() + "-" + region;
+            entries.stream().filter(e -> e.id().equals(id)).findFirst().ifPresent(old -> {
+                entries.remove(old);
+                list.addAll(old.zones());
+            });
+            entries.add(new Entry(id, technique, body.sorted(list), technique.coats().usual(), true));
+        });
+    }
+
+    /** Zones of this entry on which the need counts. */
+    List<String> zonesOf(Entry entry, Need need) {
+        Collection<String> zones = need.zones().isEmpty() ? entry.zones() : need.zones();
+        return zones.stream()
+                .filter(z -> need.where() == null || anyGives(need.where(), z))
+                .filter(z -> need.unless() == null || !anyGives(need.unless(), z))
+                .filter(z -> !onlySpared(need, z))
+                .toList();
+    }
+
+    /** A zone that no implied technique may be used on, as the eyes for alcohol, does without. */
+    private boolean onlySpared(Need need, String zone) {
+        List<Technique> implied = need.givenBy().stream()
+                .flatMap(s -> trade.impliedGivers(s).stream())
+                .toList();
+        return !implied.isEmpty() && implied.stream().noneMatch(t -> t.zones().contains(zone));
+    }
+
+    private boolean anyGives(String state, String zone) {
+        return entries.stream().anyMatch(e -> e.gives(state, zone));
+    }
+
+    /** Entries that give what is needed on this zone, and whose gift still holds when it is needed. */
+    List<Entry> givers(Entry needing, Need need, String zone) {
+        return entries.stream()
+                .filter(e -> e != needing)
+                .filter(e -> need.givenBy().stream().anyMatch(s -> e.gives(s, zone) && !spoilt(e, s, zone)))
+                .toList();
+    }
+
+    private boolean spoilt(Entry giver, String state, String zone) {
+        return entries.stream()
+                .filter(e -> e.technique().spoils().contains(state) && e.zones().contains(zone))
+                .anyMatch(spoiler -> giver.technique().needs().stream()
+                        .noneMatch(n -> n.givenBy().stream()
+                                .anyMatch(s -> spoiler.technique().gives().contains(s))));
+    }
+
+    /** Steps of an entry that work on a zone; all of them if none names it. */
+    static List<StepTemplate> stepsOn(Entry entry, String zone) {
+        List<StepTemplate> on = entry.technique().steps().stream()
+                .filter(s -> s.zones().isEmpty() ? entry.zones().contains(zone) : s.zones().contains(zone))
+                .toList();
+        return on.isEmpty() ? entry.technique().steps() : on;
+    }
+}

@@ -1,0 +1,66 @@
+package app.kemdro.core.plan;
+
+import app.kemdro.core.look.Brief;
+import app.kemdro.core.schedule.Schedule;
+import app.kemdro.core.schedule.TaskNetwork;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+
+/**
+ * A look with its order of work.
+ *
+ * @param chairIn second 0 of the schedule
+ * @param notes what is worth knowing but stops nothing
+ */
+public record Plan(
+        List<PlannedStep> steps,
+        TaskNetwork network,
+        Schedule schedule,
+        LocalDateTime chairIn,
+        Brief brief,
+        List<Problem> notes) {
+    public Plan {
+        steps = List.copyOf(steps);
+        notes = List.copyOf(notes);
+    }
+
+    /** Steps by id. */
+    public Map<String, PlannedStep> byId() {
+        return steps.stream().collect(Collectors.toMap(PlannedStep::id, Function.identity()));
+    }
+
+    /** The step of this id. */
+    public PlannedStep step(String id) {
+        return steps.stream()
+                .filter(s -> s.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("No step is called " + id));
+    }
+
+    /** Clock time of a second of the schedule. */
+    public LocalDateTime clock(int second) {
+        return chairIn.plusSeconds(second);
+    }
+
+    public LocalDateTime ready() {
+        return clock(schedule.ready());
+    }
+
+    /** Seconds between ready and call; negative when it is late. */
+    public long inHand() {
+        return java.time.Duration.between(ready(), brief.call()).getSeconds();
+    }
+
+    /** The latest chair-in, on a five-minute mark, from which this plan makes the call if all goes as is likely. */
+    public LocalDateTime startBy() {
+        return FiveMinutes.before(brief.call().minusSeconds(schedule.ready()));
+    }
+
+    /** The same plan with another schedule, as when the rest is planned again in the middle of things. */
+    public Plan with(Schedule next) {
+        return new Plan(steps, network, next, chairIn, brief, notes);
+    }
+}

@@ -1,0 +1,52 @@
+package app.kemdro.core.plan;
+
+import app.kemdro.core.cure.DryingTimes;
+import app.kemdro.core.material.Material;
+import app.kemdro.core.method.StepTemplate;
+import app.kemdro.core.method.Technique;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A step of a technique on this body, with its words.
+ *
+ * @param id stable within the look: entry, step, coat and zone
+ * @param implied whether Kemdro put it in by itself
+ * @param coat which coat, 0 where there is only one
+ * @param zones zones it works on, from the crown down
+ * @param rows rows of the running order it shows in
+ * @param where its zones in words
+ * @param drying when its film changes in this room in still air
+ * @param dryingCool the same under the dryer on cool, where a dryer may be used
+ */
+public record PlannedStep(
+        String id,
+        String entryId,
+        boolean implied,
+        Technique technique,
+        StepTemplate template,
+        int coat,
+        List<String> zones,
+        List<String> rows,
+        String where,
+        Optional<Material> material,
+        Optional<DryingTimes> drying,
+        Optional<DryingTimes> dryingCool) {
+
+    /** What is done, as said aloud. */
+    public String title() {
+        return template.name() + (coat > 0 && !template.name().startsWith("Last") ? " " + coat : "");
+    }
+
+    /** What is done and where. */
+    public String titleWithPlace() {
+        return where.isEmpty() ? title() : title() + ", " + where;
+    }
+
+    /** The test to look for: the step's own, else its material's. */
+    public String lookFor() {
+        return template.lookFor().isEmpty()
+                ? material.map(Material::lookFor).orElse("")
+                : template.lookFor();
+    }
+}

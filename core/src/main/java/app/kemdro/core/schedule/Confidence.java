@@ -1,0 +1,150 @@
+package app.kemdro.core.schedule;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.SplittableRandom;
+
+/**
+ * When a schedule is really ready, if its order and hands are kept while work and settling take other times than planned.
+ * Times are log-normal; a slow day slows every task and a damp room every film together, because independent errors would
+ * cancel and flatter the result. A missed window costs the earlier task once more.
+ *
+ * @param ready simulated ready times in seconds, ascending
+ */
+public record Confidence(int[] ready) {
+    /** Spread of one task's time, of a whole day, and of a room's drying (standard deviation of the log; judgements). */
+    private static final double TASK = 0.18;
+
+    private static final double DAY = 0.05;
+    private static final double ROOM = 0.15;
+    private static final long SEED = 41L;
+
+    /** Simulates this many mornings. */
+    public static Confidence of(TaskNetwork network, Schedule schedule, int mornings) {
+        Model model = new Model(network, schedule);
+        SplittableRandom random = new SplittableRandom(SEED);
+        int[] ready = new int[mornings];
+        for (int k = 0; k < mornings; k++) {
+            ready[k] = model.morning(random);
+        }
+        Arrays.sort(ready);
+        return new Confidence(ready);
+    }
+
+    /** The second by which this share of mornings is ready; 0.9 means 9 of 10, one-sided. */
+    public int by(double share) {
+        int k = (int) Math.ceil(share * ready.length) - 1;
+        return ready[Math.max(0, Math.min(ready.length - 1, k))];
+    }
+
+    private static final class Model {
+        private final List<Placed> order;
+        private final int n;
+        private final int[][] from;
+        private final Lag[][] lag;
+        private final int[][] waits;
+        private final boolean[][] settles;
+        private final int[] rests;
+        private final int[] restLength;
+
+        Model(TaskNetwork network, Schedule schedule) {
+            order = schedule.placed();
+            n = order.size();
+            Map<String, Integer> index = new HashMap<>();
+            for (int i = 0; i < n; i++) {
+                index.put(order.get(i).task(), i);
+            }
+            Map<String, Task> tasks = network.byId();
+            from = new int[n][];
+            lag = new Lag[n][];
+            waits = new int[n][];
+            settles = new boolean[n][];
+            for (int i = 0; i < n; i++) {
+                Placed p = order.get(i);
+                List<Lag> in = network.lags().stream()
+                        .filter(l -> l.to().equals(p.task()) && index.containsKey(l.from()))
+                        .toList();
+                lag[i] = in.toArray(new Lag[0]);
+                from[i] = in.stream().mapToInt(l -> index.get(l.from())).toArray();
+                queues(tasks, i);
+            }
+            rests = schedule.rests().stream().mapToInt(Rest::start).toArray();
+            restLength = schedule.rests().stream().mapToInt(r -> r.end() - r.start()).toArray();
+        }
+
+        /** What was planned before this task on the same hands or zones comes before it in every morning. */
+        private void queues(Map<String, Task> tasks, int i) {
+            Task task = tasks.get(order.get(i).task());
+            List<Integer> before = new ArrayList<>();
+            List<Boolean> settle = new ArrayList<>();
+            for (int j = 0; j < i; j++) {
+                Placed other = order.get(j);
+                boolean zone = task.sharesZone(tasks.get(other.task()));
+                boolean hands =
+                        other.worker() != null && other.worker().equals(order.get(i).worker());
+                if (zone || hands) {
+                    before.add(j);
+                    settle.add(zone && order.get(i).start() >= other.settled());
+                }
+            }
+            waits[i] = before.stream().mapToInt(Integer::intValue).toArray();
+            settles[i] = new boolean[settle.size()];
+            for (int k = 0; k < settles[i].length; k++) {
+                settles[i][k] = settle.get(k);
+            }
+        }
+
+        int morning(SplittableRandom random) {
+            double day = Math.exp(DAY * random.nextGaussian());
+            double room = Math.exp(ROOM * random.nextGaussian());
+            double[] end = new double[n];
+            double[] rest = new double[rests.length];
+            int nextRest = 0;
+            double latest = 0;
+            double afterRest = 0;
+            double ready = 0;
+            for (int i = 0; i < n; i++) {
+                Placed p = order.get(i);
+                if (nextRest < rests.length && p.start() >= rests[nextRest] + restLength[nextRest]) {
+                    rest[nextRest] = latest + restLength[nextRest];
+                    afterRest = rest[nextRest++];
+                }
+                double start = Math.max(afterRest, 0);
+                for (int k = 0; k < waits[i].length; k++) {
+                    Placed q = order.get(waits[i][k]);
+                    double free = end[waits[i][k]] + (settles[i][k] ? (q.settled() - q.end()) * room : 0);
+                    start = Math.max(start, free);
+                }
+                double work = (p.end() - p.start()) * day * Math.exp(TASK * random.nextGaussian() - TASK * TASK / 2);
+                for (int k = 0; k < lag[i].length; k++) {
+                    start = Math.max(start, meet(i, k, start, end, room));
+                }
+                end[i] = start + work;
+                latest = Math.max(latest, end[i]);
+                ready = Math.max(ready, end[i] + (p.settled() - p.end()) * room);
+            }
+            return (int) Math.round(ready);
+        }
+
+        /** When the lag lets the task begin; if its window has closed by then, the earlier coat is laid again first. */
+        private double meet(int i, int k, double start, double[] end, double room) {
+            Placed q = order.get(from[i][k]);
+            Lag l = lag[i][k];
+            int least =
+                    switch (l.kind()) {
+                        case END, FRESH -> 0;
+                        case USABLE -> q.usable() - q.end();
+                        case SETTLED -> q.settled() - q.end();
+                    };
+            double opens = end[from[i][k]] + least * room;
+            boolean closes = l.kind() == Lag.Kind.USABLE && q.closes() < Task.Mode.NEVER;
+            if (closes && start > end[from[i][k]] + (q.closes() - q.end()) * room) {
+                return start + (q.end() - q.start()) + least * room;
+            }
+            return opens;
+        }
+    }
+}

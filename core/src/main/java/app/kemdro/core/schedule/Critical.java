@@ -1,0 +1,78 @@
+package app.kemdro.core.schedule;
+
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * Which tasks may not slip, in a schedule whose order and hands are kept: slack is how many seconds later a task could
+ * end without making anything ready later.
+ */
+public final class Critical {
+    private Critical() {}
+
+    /** Slack of every task in seconds, 0 or more. */
+    public static Map<String, Integer> slack(TaskNetwork network, Schedule schedule) {
+        Map<String, Integer> latestEnd = new HashMap<>();
+        List<Placed> order = schedule.placed();
+        Map<String, Task> tasks = network.byId();
+        Map<String, Placed> at = new HashMap<>();
+        order.forEach(p -> at.put(p.task(), p));
+        for (int k = order.size() - 1; k >= 0; k--) {
+            Placed p = order.get(k);
+            int latest = schedule.ready() - (p.settled() - p.end());
+            for (Lag lag : network.lags()) {
+                if (lag.from().equals(p.task()) && latestEnd.containsKey(lag.to())) {
+                    int start = latestStart(at.get(lag.to()), latestEnd);
+                    latest = Math.min(latest, start - lead(p, lag.kind()));
+                }
+            }
+            for (int j = k + 1; j < order.size(); j++) {
+                Placed q = order.get(j);
+                boolean zone = tasks.get(p.task()).sharesZone(tasks.get(q.task()));
+                if (sameHands(p, q) || zone) {
+                    int settle = zone && q.start() >= p.settled() ? p.settled() - p.end() : 0;
+                    latest = Math.min(latest, latestStart(q, latestEnd) - settle);
+                }
+            }
+            for (Rest rest : schedule.rests()) {
+                if (p.end() <= rest.start()) {
+                    latest = Math.min(latest, Math.max(rest.start(), p.end()));
+                }
+            }
+            latestEnd.put(p.task(), Math.max(latest, p.end()));
+        }
+        Map<String, Integer> slack = new HashMap<>();
+        order.forEach(p -> slack.put(p.task(), latestEnd.get(p.task()) - p.end()));
+        return slack;
+    }
+
+    /** Tasks with less than half a minute of slack, by start. */
+    public static Set<String> tasks(TaskNetwork network, Schedule schedule) {
+        Map<String, Integer> slack = slack(network, schedule);
+        Set<String> critical = new LinkedHashSet<>();
+        schedule.placed().stream()
+                .map(Placed::task)
+                .filter(t -> slack.get(t) < 30)
+                .forEach(critical::add);
+        return critical;
+    }
+
+    private static int latestStart(Placed p, Map<String, Integer> latestEnd) {
+        return latestEnd.get(p.task()) - (p.end() - p.start());
+    }
+
+    private static int lead(Placed p, Lag.Kind kind) {
+        return switch (kind) {
+            case END, FRESH -> 0;
+            case USABLE -> p.usable() - p.end();
+            case SETTLED -> p.settled() - p.end();
+        };
+    }
+
+    private static boolean sameHands(Placed a, Placed b) {
+        return a.worker() != null && a.worker().equals(b.worker());
+    }
+}

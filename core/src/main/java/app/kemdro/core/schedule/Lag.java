@@ -1,0 +1,55 @@
+package app.kemdro.core.schedule;
+
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One task follows another.
+ *
+ * @param kind what of the earlier task it waits for
+ * @param within seconds after that moment by which it must have begun, or none
+ * @param because why, in words
+ */
+public record Lag(String from, String to, Kind kind, @Nullable Integer within, String because) {
+
+    /** The moment of the earlier task that is waited for. */
+    public enum Kind {
+        /** Its end; the later task may work into what has not settled. */
+        END,
+        /** When it can be worked into, and before it closes. */
+        USABLE,
+        /** When it has settled. */
+        SETTLED,
+        /** Its end, and before it becomes usable: it must be worked into while fresh. */
+        FRESH
+    }
+
+    /** Whether the later task works into what the earlier one left. */
+    public boolean into() {
+        return kind != Kind.SETTLED;
+    }
+
+    /** Seconds after the earlier task's end at which the later may begin. */
+    int least(Task.Mode mode) {
+        return switch (kind) {
+            case END, FRESH -> 0;
+            case USABLE -> mode.usable();
+            case SETTLED -> mode.settled();
+        };
+    }
+
+    /** Seconds after the earlier task's end by which the later must have begun. */
+    int most(Task.Mode mode) {
+        int limit =
+                switch (kind) {
+                    case END, SETTLED -> Task.Mode.NEVER;
+                    case USABLE -> mode.closes();
+                    case FRESH -> Math.min(mode.usable(), mode.closes());
+                };
+        return within == null ? limit : Math.min(limit, least(mode) + within);
+    }
+
+    /** Whether both belong together so closely that nothing else may come between. */
+    boolean ties() {
+        return within != null || kind == Kind.USABLE || kind == Kind.FRESH;
+    }
+}

@@ -1,0 +1,231 @@
+package app.kemdro.core.schedule;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+
+/** A network as numbers, made once for each planning so that thousands of placements are quick. */
+final class Layout {
+    final TaskNetwork network;
+    final int n;
+    final Task[] tasks;
+    final Map<String, Integer> index = new HashMap<>();
+    final int zones;
+    /** Zones worked on, then zones held; {@code works[i]} of them are worked on. */
+    final int[][] zone;
+
+    final int[] works;
+    final Arc[][] before;
+    final Arc[][] after;
+    final int[] block;
+    final int[][] blocks;
+    final int[] tail;
+    final boolean[] fixed;
+    final Placed[] past;
+    final Progress progress;
+
+    /** A lag between two tasks by number. */
+    record Arc(int from, int to, Lag lag) {}
+
+    Layout(TaskNetwork whole, Progress progress) {
+        this.progress = progress;
+        this.network = without(whole, Set.copyOf(progress.dropped()));
+        n = network.tasks().size();
+        tasks = network.tasks().toArray(new Task[0]);
+        Map<String, Integer> zoneIndex = new HashMap<>();
+        for (int i = 0; i < n; i++) {
+            index.put(tasks[i].id(), i);
+        }
+        zone = new int[n][];
+        works = new int[n];
+        for (int i = 0; i < n; i++) {
+            List<String> all = new ArrayList<>(new TreeSet<>(tasks[i].zones()));
+            works[i] = all.size();
+            new TreeSet<>(tasks[i].holds()).stream().filter(z -> !all.contains(z)).forEach(all::add);
+            zone[i] = all.stream()
+                    .mapToInt(z -> zoneIndex.computeIfAbsent(z, k -> zoneIndex.size()))
+                    .toArray();
+        }
+        zones = zoneIndex.size();
+        List<Arc> arcs = network.lags().stream()
+                .map(l -> new Arc(index.get(l.from()), index.get(l.to()), l))
+                .toList();
+        before = new Arc[n][];
+        after = new Arc[n][];
+        for (int i = 0; i < n; i++) {
+            int task = i;
+            before[i] = arcs.stream().filter(a -> a.to == task).toArray(Arc[]::new);
+            after[i] = arcs.stream().filter(a -> a.from == task).toArray(Arc[]::new);
+        }
+        past = new Placed[n];
+        fixed = new boolean[n];
+        progress.past().forEach(p -> {
+            Integer i = index.get(p.task());
+            if (i != null) {
+                past[i] = p;
+                fixed[i] = true;
+            }
+        });
+        block = blockOf(arcs);
+        blocks = members();
+        tail = tails();
+    }
+
+    /** Leaves tasks out and joins what came before them to what came after. */
+    private static TaskNetwork without(TaskNetwork network, Set<String> dropped) {
+        if (dropped.isEmpty()) {
+            return network;
+        }
+        List<Lag> lags = new ArrayList<>(network.lags());
+        for (String gone : dropped) {
+            List<Lag> in = lags.stream().filter(l -> l.to().equals(gone)).toList();
+            List<Lag> out = lags.stream().filter(l -> l.from().equals(gone)).toList();
+            lags.removeAll(in);
+            lags.removeAll(out);
+            for (Lag a : in) {
+                for (Lag b : out) {
+                    lags.add(new Lag(a.from(), b.to(), Lag.Kind.SETTLED, null, b.because()));
+                }
+            }
+        }
+        return new TaskNetwork(
+                network.tasks().stream().filter(t -> !dropped.contains(t.id())).toList(),
+                lags.stream().distinct().toList(),
+                network.workers(),
+                network.tools(),
+                network.breaks());
+    }
+
+    private int[] blockOf(List<Arc> arcs) {
+        int[] root = new int[n];
+        for (int i = 0; i < n; i++) {
+            root[i] = i;
+        }
+        for (Arc arc : arcs) {
+            if (arc.lag.ties() && !fixed[arc.from] && !fixed[arc.to]) {
+                int a = find(root, arc.from);
+                int b = find(root, arc.to);
+                root[Math.max(a, b)] = Math.min(a, b);
+            }
+        }
+        for (int i = 0; i < n; i++) {
+            root[i] = find(root, i);
+        }
+        return root;
+    }
+
+    private static int find(int[] root, int i) {
+        while (root[i] != i) {
+            i = root[i];
+        }
+        return i;
+    }
+
+    /** Tasks of each block in an order in which each comes after what it waits for. */
+    private int[][] members() {
+        int[] order = topological();
+        Map<Integer, List<Integer>> byRoot = new LinkedHashMap<>();
+        for (int i : order) {
+            byRoot.computeIfAbsent(block[i], k -> new ArrayList<>()).add(i);
+        }
+        int[][] result = new int[n][];
+        byRoot.forEach((root, list) ->
+                result[root] = list.stream().mapToInt(Integer::intValue).toArray());
+        return result;
+    }
+
+    int[] topological() {
+        int[] waiting = new int[n];
+        for (int i = 0; i < n; i++) {
+            waiting[i] = before[i].length;
+        }
+        int[] order = new int[n];
+        int filled = 0;
+        for (int i = 0; i < n; i++) {
+            if (waiting[i] == 0) {
+                order[filled++] = i;
+            }
+        }
+        for (int k = 0; k < filled; k++) {
+            for (Arc arc : after[order[k]]) {
+                if (--waiting[arc.to] == 0) {
+                    order[filled++] = arc.to;
+                }
+            }
+        }
+        return order;
+    }
+
+    int quickest(int i) {
+        if (tasks[i].needs() == Task.Needs.NOBODY) {
+            return tasks[i].work();
+        }
+        int best = Integer.MAX_VALUE;
+        for (Worker w : network.workers()) {
+            if (w.can(tasks[i])) {
+                best = Math.min(best, w.seconds(tasks[i]));
+            }
+        }
+        return best == Integer.MAX_VALUE ? tasks[i].work() : best;
+    }
+
+    int leastAfter(int i, Lag lag) {
+        int least = Integer.MAX_VALUE;
+        for (int m = 0; m < modes(i); m++) {
+            Task.Mode mode = tasks[i].modes().get(m);
+            least = Math.min(least, mode.tool() + lag.least(mode));
+        }
+        return least;
+    }
+
+    int leastSettled(int i) {
+        int least = Integer.MAX_VALUE;
+        for (int m = 0; m < modes(i); m++) {
+            least = Math.min(least, tasks[i].modes().get(m).tool() + tasks[i].modes().get(m).settled());
+        }
+        return least;
+    }
+
+    int modes(int i) {
+        return network.tools() > 0 ? tasks[i].modes().size() : 1;
+    }
+
+    /** Longest way from the start of each task to the end of everything, in seconds. */
+    private int[] tails() {
+        int[] result = new int[n];
+        int[] order = topological();
+        for (int k = n - 1; k >= 0; k--) {
+            int i = order[k];
+            int longest = leastSettled(i);
+            for (Arc arc : after[i]) {
+                longest = Math.max(longest, leastAfter(i, arc.lag) + result[arc.to]);
+            }
+            result[i] = quickest(i) + longest;
+        }
+        return result;
+    }
+
+    /** No schedule can be ready before: the longest chain, and the work shared by all hands with their breaks. */
+    int leastReady() {
+        if (progress.now() > 0 || n == 0) {
+            return 0;
+        }
+        int chain = 0;
+        long work = 0;
+        for (int i = 0; i < n; i++) {
+            chain = Math.max(chain, tail[i]);
+            if (tasks[i].needs() != Task.Needs.NOBODY) {
+                work += quickest(i);
+            }
+        }
+        int hands = Math.max(1, network.workers().size());
+        int share = (int) ((work + hands - 1) / hands);
+        int every = network.breaks().every();
+        int rests = Math.max(0, (share - 1) / every);
+        return Math.max(chain, share + rests * network.breaks().length());
+    }
+}

@@ -1,0 +1,441 @@
+package app.kemdro.core.schedule;
+
+import app.kemdro.core.schedule.Layout.Arc;
+import app.kemdro.core.schedule.Task.Mode;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Places tasks one block after another, each as early as its hands, zones, tool and the breaks allow. A block is a group
+ * of tasks tied by windows; it is placed whole, and its first tasks are moved later until every window is kept.
+ */
+final class Placement {
+    private static final int MOST_REPAIRS = 60;
+
+    private final Layout net;
+    private final List<Worker> workers;
+    private final int[] start;
+    private final int[] end;
+    private final int[] hands;
+    private final int[] mode;
+    private final int[] missed;
+    private final int[] floor;
+    private final boolean[] placed;
+    private final boolean[] blockDone;
+    private final boolean[][] overlook;
+    private final Timeline[] workerLine;
+    private final Timeline[] zoneLine;
+    private final Timeline[] toolLine;
+    private final Timeline restLine = new Timeline();
+    private final List<Rest> rests = new ArrayList<>();
+    private Genes genes = new Genes(new double[0], new int[0], new int[0], new int[] {0});
+    private int chosenWorker;
+    private int chosenTool;
+
+    /** The task at which the last attempt failed, and whether hands or a window were missing. */
+    int failedAt = -1;
+
+    boolean failedForHands;
+
+    Placement(Layout net) {
+        this.net = net;
+        this.workers = net.network.workers();
+        start = new int[net.n];
+        end = new int[net.n];
+        hands = new int[net.n];
+        mode = new int[net.n];
+        missed = new int[net.n];
+        floor = new int[net.n];
+        placed = new boolean[net.n];
+        blockDone = new boolean[net.n];
+        workerLine = lines(workers.size());
+        zoneLine = lines(net.zones);
+        toolLine = lines(net.network.tools());
+        overlook = new boolean[net.n][net.n];
+        for (int i = 0; i < net.n; i++) {
+            for (Arc arc : net.before[i]) {
+                if (arc.lag().into()) {
+                    overlook[i][arc.from()] = true;
+                }
+            }
+        }
+    }
+
+    private static Timeline[] lines(int count) {
+        Timeline[] result = new Timeline[count];
+        for (int i = 0; i < count; i++) {
+            result[i] = new Timeline();
+        }
+        return result;
+    }
+
+    /** Places everything; false when some task found no hands or no window. */
+    boolean place(Genes chosen) {
+        genes = chosen;
+        reset();
+        for (int i = 0; i < net.n; i++) {
+            if (net.fixed[i]) {
+                placePast(i);
+            }
+        }
+        int left = 0;
+        for (int b = 0; b < net.n; b++) {
+            blockDone[b] = net.blocks[b] == null || allPlaced(net.blocks[b]);
+            left += blockDone[b] ? 0 : 1;
+        }
+        while (left-- > 0) {
+            int next = nextBlock();
+            if (next < 0 || !placeBlock(net.blocks[next])) {
+                return false;
+            }
+            blockDone[next] = true;
+        }
+        return true;
+    }
+
+    private void reset() {
+        for (Timeline[] lines : List.of(workerLine, zoneLine, toolLine)) {
+            for (Timeline line : lines) {
+                line.clear();
+            }
+        }
+        Arrays.fill(placed, false);
+        Arrays.fill(missed, 0);
+        failedAt = -1;
+        layRests();
+    }
+
+    private void layRests() {
+        restLine.clear();
+        rests.clear();
+        int last = 0;
+        for (Rest rest : net.progress.rests()) {
+            rests.add(rest);
+            restLine.take(rest.start(), rest.end(), -1);
+            last = Math.max(last, rest.end());
+        }
+        int earliest = net.progress.now();
+        for (Placed p : net.progress.past()) {
+            earliest = Math.max(earliest, p.end());
+        }
+        for (int gap : genes.gap()) {
+            int at = last + gap;
+            if (at < earliest) {
+                at = earliest;
+            }
+            last = at + net.network.breaks().length();
+            rests.add(new Rest(at, last));
+            restLine.take(at, last, -1);
+        }
+    }
+
+    private boolean allPlaced(int[] members) {
+        for (int i : members) {
+            if (!placed[i]) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private int nextBlock() {
+        int best = -1;
+        double bestPriority = Double.NEGATIVE_INFINITY;
+        for (int b = 0; b < net.n; b++) {
+            if (!blockDone[b]) {
+                double priority = readiness(net.blocks[b]);
+                if (priority > bestPriority) {
+                    bestPriority = priority;
+                    best = b;
+                }
+            }
+        }
+        return best;
+    }
+
+    /** Highest priority in the block, or minus infinity while something outside it must be placed first. */
+    private double readiness(int[] members) {
+        double priority = Double.NEGATIVE_INFINITY;
+        for (int i : members) {
+            for (Arc arc : net.before[i]) {
+                if (!placed[arc.from()] && net.block[arc.from()] != net.block[i]) {
+                    return Double.NEGATIVE_INFINITY;
+                }
+            }
+            priority = Math.max(priority, genes.priority()[i]);
+        }
+        return priority;
+    }
+
+    private boolean placeBlock(int[] members) {
+        for (int i : members) {
+            floor[i] = net.progress.now();
+        }
+        for (int attempt = 0; attempt < MOST_REPAIRS; attempt++) {
+            int late = tryBlock(members);
+            if (late < 0) {
+                return failedAt < 0;
+            }
+            for (int i : members) {
+                remove(i);
+            }
+        }
+        failedAt = members[members.length - 1];
+        failedForHands = false;
+        return false;
+    }
+
+    /** Places members in turn; returns the task that came too late for its window after moving the one before it, or −1. */
+    private int tryBlock(int[] members) {
+        for (int i : members) {
+            if (net.fixed[i]) {
+                continue;
+            }
+            mode[i] = net.network.tools() > 0 ? genes.mode()[i] : 0;
+            Mode how = net.tasks[i].modes().get(mode[i]);
+            int from = floor[i];
+            for (Arc arc : net.before[i]) {
+                from = Math.max(from, end[arc.from()] + leastFrom(arc));
+            }
+            int at = earliest(i, from, how);
+            if (at < 0) {
+                failedAt = i;
+                failedForHands = true;
+                return -1;
+            }
+            for (Arc arc : net.before[i]) {
+                int limit = limit(arc);
+                if (at > limit) {
+                    if (!net.fixed[arc.from()]) {
+                        floor[arc.from()] = start[arc.from()] + at - limit;
+                        return i;
+                    }
+                    missed[i] = Math.max(missed[i], at - limit);
+                }
+            }
+            put(i, at, how);
+        }
+        return -1;
+    }
+
+    private int leastFrom(Arc arc) {
+        int from = arc.from();
+        if (net.fixed[from]) {
+            Placed p = net.past[from];
+            return switch (arc.lag().kind()) {
+                case END, FRESH -> 0;
+                case USABLE -> p.usable() - p.end();
+                case SETTLED -> p.settled() - p.end();
+            };
+        }
+        return arc.lag().least(net.tasks[from].modes().get(mode[from]));
+    }
+
+    private int limit(Arc arc) {
+        int from = arc.from();
+        int most = arc.lag().most(net.tasks[from].modes().get(mode[from]));
+        if (net.fixed[from] && most < Mode.NEVER) {
+            Placed p = net.past[from];
+            int closes =
+                    switch (arc.lag().kind()) {
+                        case END, SETTLED -> Mode.NEVER;
+                        case USABLE -> p.closes();
+                        case FRESH -> Math.min(p.usable(), p.closes());
+                    };
+            Integer within = arc.lag().within();
+            return within == null ? closes : Math.min(closes, p.end() + leastFrom(arc) + within);
+        }
+        return most >= Mode.NEVER ? Mode.NEVER : end[from] + most;
+    }
+
+    private int earliest(int i, int from, Mode how) {
+        Task task = net.tasks[i];
+        if (task.needs() == Task.Needs.NOBODY) {
+            chosenWorker = -1;
+            return fit(i, from, task.work(), how, null);
+        }
+        long best = Long.MAX_VALUE;
+        int bestStart = -1;
+        int bestTool = -1;
+        for (int w = 0; w < workers.size(); w++) {
+            Worker worker = workers.get(w);
+            if (!worker.can(task)) {
+                continue;
+            }
+            int work = worker.seconds(task);
+            int at = fit(i, Math.max(from, worker.from()), work, how, workerLine[w]);
+            if (at + work + how.tool() > worker.until()) {
+                continue;
+            }
+            long score = at + work + how.tool() + (worker.lead() && task.needs() == Task.Needs.ANYONE ? genes.spare()[0] : 0);
+            if (score < best) {
+                best = score;
+                bestStart = at;
+                bestTool = chosenTool;
+                chosenWorker = w;
+            }
+        }
+        chosenTool = bestTool;
+        return bestStart;
+    }
+
+    private int fit(int i, int from, int work, Mode how, @Nullable Timeline worker) {
+        int length = work + how.tool();
+        int t = from;
+        int before;
+        do {
+            before = t;
+            if (worker != null) {
+                t = worker.free(t, length, null);
+            }
+            t = restLine.free(t, length, null);
+            int[] zone = net.zone[i];
+            for (int z = 0; z < zone.length; z++) {
+                int stays = z < net.works[i] ? length + how.settled() : length;
+                t = zoneLine[zone[z]].free(t, stays, overlook[i]);
+            }
+            if (how.tool() > 0) {
+                t = toolFree(t + work, how.tool()) - work;
+            }
+        } while (t != before);
+        return t;
+    }
+
+    private int toolFree(int from, int length) {
+        int best = Integer.MAX_VALUE;
+        for (int k = 0; k < toolLine.length; k++) {
+            int at = toolLine[k].free(from, length, null);
+            if (at < best) {
+                best = at;
+                chosenTool = k;
+            }
+        }
+        return best;
+    }
+
+    private void put(int i, int at, Mode how) {
+        hands[i] = chosenWorker;
+        start[i] = at;
+        int work = chosenWorker < 0 ? net.tasks[i].work() : workers.get(chosenWorker).seconds(net.tasks[i]);
+        end[i] = at + work + how.tool();
+        placed[i] = true;
+        if (chosenWorker >= 0) {
+            workerLine[chosenWorker].take(at, end[i], i);
+        }
+        if (how.tool() > 0) {
+            toolLine[chosenTool].take(at + work, end[i], i);
+        }
+        takeZones(i, how.settled());
+    }
+
+    private void takeZones(int i, int settles) {
+        int[] zone = net.zone[i];
+        for (int z = 0; z < zone.length; z++) {
+            for (Arc arc : net.before[i]) {
+                if (arc.lag().into()) {
+                    int held = zoneLine[zone[z]].endOf(arc.from(), -1);
+                    if (held > start[i]) {
+                        zoneLine[zone[z]].endAt(arc.from(), start[i]);
+                    } else if (held >= 0 && arc.lag().ties()) {
+                        zoneLine[zone[z]].endAt(arc.from(), start[i]);
+                    }
+                }
+            }
+            zoneLine[zone[z]].take(start[i], z < net.works[i] ? end[i] + settles : end[i], i);
+        }
+    }
+
+    private void remove(int i) {
+        if (!placed[i] || net.fixed[i]) {
+            return;
+        }
+        placed[i] = false;
+        missed[i] = 0;
+        if (hands[i] >= 0) {
+            workerLine[hands[i]].release(i);
+        }
+        for (Timeline tool : toolLine) {
+            tool.release(i);
+        }
+        for (int z : net.zone[i]) {
+            zoneLine[z].release(i);
+            for (Arc arc : net.before[i]) {
+                if (arc.lag().into() && placed[arc.from()]) {
+                    zoneLine[z].endAt(arc.from(), settled(arc.from()));
+                }
+            }
+        }
+    }
+
+    private void placePast(int i) {
+        Placed p = net.past[i];
+        start[i] = p.start();
+        end[i] = p.end();
+        mode[i] = p.mode();
+        hands[i] = -1;
+        for (int w = 0; w < workers.size(); w++) {
+            if (workers.get(w).id().equals(p.worker())) {
+                hands[i] = w;
+                workerLine[w].take(p.start(), p.end(), i);
+            }
+        }
+        placed[i] = true;
+        takeZones(i, p.settled() - p.end());
+    }
+
+    int settled(int i) {
+        return net.fixed[i]
+                ? net.past[i].settled()
+                : end[i] + net.tasks[i].modes().get(mode[i]).settled();
+    }
+
+    int ready() {
+        int ready = 0;
+        for (int i = 0; i < net.n; i++) {
+            ready = Math.max(ready, settled(i));
+        }
+        return ready;
+    }
+
+    /** What this placement costs: being ready late most, missed windows more, then late starts and use of the tool. */
+    long cost() {
+        long starts = 0;
+        long late = 0;
+        long tool = 0;
+        for (int i = 0; i < net.n; i++) {
+            starts += start[i];
+            late += missed[i];
+            tool += net.fixed[i] ? 0 : net.tasks[i].modes().get(mode[i]).tool();
+        }
+        return (ready() + 20 * late) * 1_000_000L + starts / Math.max(1, net.n) * 10 + tool;
+    }
+
+    Schedule schedule(int leastReady) {
+        int ready = ready();
+        List<Placed> all = new ArrayList<>();
+        int lastEnd = 0;
+        for (int i = 0; i < net.n; i++) {
+            lastEnd = Math.max(lastEnd, end[i]);
+            if (net.fixed[i]) {
+                all.add(net.past[i]);
+                continue;
+            }
+            Mode how = net.tasks[i].modes().get(mode[i]);
+            all.add(new Placed(
+                    net.tasks[i].id(),
+                    hands[i] < 0 ? null : workers.get(hands[i]).id(),
+                    mode[i],
+                    start[i],
+                    end[i],
+                    end[i] + how.usable(),
+                    how.closes() >= Mode.NEVER ? Mode.NEVER : end[i] + how.closes(),
+                    end[i] + how.settled(),
+                    missed[i]));
+        }
+        int last = lastEnd;
+        return new Schedule(
+                all, rests.stream().filter(r -> r.start() < last).toList(), ready, Math.min(ready, leastReady));
+    }
+}

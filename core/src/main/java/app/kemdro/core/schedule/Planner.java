@@ -1,0 +1,206 @@
+package app.kemdro.core.schedule;
+
+import app.kemdro.core.schedule.Outcome.NoHands;
+import app.kemdro.core.schedule.Outcome.NoWindow;
+import app.kemdro.core.schedule.Outcome.Planned;
+import app.kemdro.core.schedule.Outcome.Ring;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.SplittableRandom;
+
+/**
+ * Finds a short, sound schedule: a first one by longest remaining chain, then better ones by trying changed priorities,
+ * ways of drying and breaks. The same input gives the same answer; nothing depends on the speed of the machine.
+ */
+public final class Planner {
+    private static final long SEED = 20_261_125L;
+    private static final int MOST_RESTS = 10;
+    private static final int GRID = 60;
+
+    private final int attempts;
+
+    private Planner(int attempts) {
+        this.attempts = attempts;
+    }
+
+    /** Tries this many placements. */
+    public static Planner trying(int attempts) {
+        if (attempts < 1) {
+            throw new IllegalArgumentException("At least one placement must be tried");
+        }
+        return new Planner(attempts);
+    }
+
+    /** Plans a network from its beginning. */
+    public Outcome plan(TaskNetwork network) {
+        return plan(network, Progress.NOTHING, Optional.empty());
+    }
+
+    /**
+     * Plans what is left, starting from the order people have in mind if there is one.
+     *
+     * @param before the schedule that was followed until now
+     */
+    public Outcome plan(TaskNetwork network, Progress progress, Optional<Schedule> before) {
+        Optional<List<String>> ring = network.cycle();
+        if (ring.isPresent()) {
+            return new Ring(ring.get());
+        }
+        Layout layout = new Layout(network, progress);
+        return new Search(layout, attempts).run(before);
+    }
+
+    private static final class Search {
+        private final Layout net;
+        private final Placement placement;
+        private final SplittableRandom random = new SplittableRandom(SEED);
+        private final int attempts;
+        private final int[] free;
+        private Genes best;
+        private long bestCost = Long.MAX_VALUE;
+        private int stuckAt = -1;
+        private boolean stuckForHands;
+
+        Search(Layout net, int attempts) {
+            this.net = net;
+            this.attempts = attempts;
+            this.placement = new Placement(net);
+            this.free = java.util.stream.IntStream.range(0, net.n)
+                    .filter(i -> !net.fixed[i])
+                    .toArray();
+            this.best = first();
+        }
+
+        Outcome run(Optional<Schedule> before) {
+            before.ifPresent(this::tryOrder);
+            for (Genes start : List.of(first(), withTools(first(), 1), shared(first(), 240))) {
+                attempt(start);
+            }
+            Genes current = best;
+            long currentCost = bestCost;
+            for (int k = 0; k < attempts && free.length > 0; k++) {
+                Genes next = changed(current);
+                long cost = attempt(next);
+                // a little worse is let through now and then, so that the search does not stay in a corner
+                if (cost <= currentCost || (k % 7 == 0 && cost < bestCost + 90 * 1_000_000L)) {
+                    current = next;
+                    currentCost = cost;
+                }
+                if (k % 60 == 59) {
+                    current = best;
+                    currentCost = bestCost;
+                }
+            }
+            if (bestCost == Long.MAX_VALUE) {
+                String task = net.tasks[stuckAt].id();
+                return stuckForHands ? new NoHands(task) : new NoWindow(task);
+            }
+            calm();
+            placement.place(best);
+            return new Planned(placement.schedule(net.leastReady()));
+        }
+
+        private long attempt(Genes genes) {
+            if (!placement.place(genes)) {
+                if (stuckAt < 0 || !stuckForHands) {
+                    stuckAt = placement.failedAt < 0 ? free[0] : placement.failedAt;
+                    stuckForHands = placement.failedForHands;
+                }
+                return Long.MAX_VALUE;
+            }
+            long cost = placement.cost();
+            if (cost < bestCost) {
+                bestCost = cost;
+                best = genes.copy();
+            }
+            return cost;
+        }
+
+        /** Takes the tool away wherever it saves nothing. */
+        private void calm() {
+            for (int i : free) {
+                if (best.mode()[i] > 0) {
+                    Genes without = best.copy();
+                    without.mode()[i] = 0;
+                    attempt(without);
+                }
+            }
+        }
+
+        private Genes first() {
+            double[] priority = new double[net.n];
+            for (int i = 0; i < net.n; i++) {
+                priority[i] = net.tail[i];
+            }
+            return new Genes(priority, new int[net.n], gaps(net.network.breaks().every()), new int[] {0});
+        }
+
+        private static int[] gaps(int seconds) {
+            int[] gap = new int[MOST_RESTS];
+            Arrays.fill(gap, seconds);
+            return gap;
+        }
+
+        private Genes withTools(Genes genes, int mode) {
+            for (int i : free) {
+                genes.mode()[i] = Math.min(mode, net.modes(i) - 1);
+            }
+            return genes;
+        }
+
+        private static Genes shared(Genes genes, int spare) {
+            genes.spare()[0] = spare;
+            return genes;
+        }
+
+        /** The order people have in mind, as priorities. */
+        private void tryOrder(Schedule before) {
+            Genes genes = first();
+            int latest = before.ready();
+            for (Placed p : before.placed()) {
+                Integer i = net.index.get(p.task());
+                if (i != null) {
+                    genes.priority()[i] = latest - p.start();
+                    genes.mode()[i] = Math.min(p.mode(), net.modes(i) - 1);
+                }
+            }
+            int done = net.progress.rests().size();
+            int from = net.progress.rests().stream().mapToInt(Rest::end).max().orElse(0);
+            for (int k = done; k < before.rests().size(); k++) {
+                genes.gap()[k - done] =
+                        Math.max(0, Math.min(before.rests().get(k).start() - from, net.network.breaks().every()));
+                from = before.rests().get(k).end();
+            }
+            attempt(genes);
+        }
+
+        private Genes changed(Genes from) {
+            Genes next = from.copy();
+            int changes = 1 + random.nextInt(4);
+            for (int c = 0; c < changes; c++) {
+                int i = free[random.nextInt(free.length)];
+                switch (random.nextInt(12)) {
+                    case 0, 1 -> next.mode()[i] = random.nextInt(net.modes(i));
+                    case 2 -> moveRest(next);
+                    case 3 -> next.spare()[0] = 60 * random.nextInt(10);
+                    case 4, 5, 6 -> {
+                        int j = free[random.nextInt(free.length)];
+                        double p = next.priority()[i];
+                        next.priority()[i] = next.priority()[j];
+                        next.priority()[j] = p;
+                    }
+                    default -> next.priority()[i] =
+                            net.tail[i] * (0.5 + random.nextDouble()) + random.nextInt(600) - 300;
+                }
+            }
+            return next;
+        }
+
+        private void moveRest(Genes genes) {
+            int every = net.network.breaks().every();
+            int k = random.nextInt(3);
+            genes.gap()[k] = every - GRID * random.nextInt(Math.max(1, every / GRID / 2));
+        }
+    }
+}

@@ -1,0 +1,4 @@
+package app.kemdro.core.schedule;
+
+/** A break for everybody, seconds from the moment work may begin. */
+public record Rest(int start, int end) {}

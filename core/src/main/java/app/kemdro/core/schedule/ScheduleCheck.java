@@ -1,0 +1,263 @@
+package app.kemdro.core.schedule;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * Checks every constraint of a finished schedule. It knows nothing of how schedules are found and shares no code with
+ * what finds them.
+ */
+public final class ScheduleCheck {
+    private final TaskNetwork network;
+    private final Progress progress;
+    private final Schedule schedule;
+    private final Map<String, Placed> at = new HashMap<>();
+    private final Set<String> past = new HashSet<>();
+    private final List<String> problems = new ArrayList<>();
+
+    private ScheduleCheck(TaskNetwork network, Progress progress, Schedule schedule) {
+        this.network = network;
+        this.progress = progress;
+        this.schedule = schedule;
+        schedule.placed().forEach(p -> at.put(p.task(), p));
+        progress.past().forEach(p -> past.add(p.task()));
+    }
+
+    /** What is wrong with this schedule, in words; empty when it is sound. */
+    public static List<String> problems(TaskNetwork network, Schedule schedule) {
+        return problems(network, Progress.NOTHING, schedule);
+    }
+
+    /** What is wrong with a schedule made in the middle of things; what is past is taken as it was. */
+    public static List<String> problems(TaskNetwork network, Progress progress, Schedule schedule) {
+        ScheduleCheck check = new ScheduleCheck(network, progress, schedule);
+        check.everyTaskOnce();
+        if (check.problems.isEmpty()) {
+            check.durations();
+            check.lags();
+            check.hands();
+            check.zones();
+            check.tool();
+            check.rests();
+        }
+        return check.problems;
+    }
+
+    private void wrong(String text, Object... parts) {
+        problems.add(text.formatted(parts));
+    }
+
+    private List<Task> tasks() {
+        return network.tasks().stream()
+                .filter(t -> !progress.dropped().contains(t.id()))
+                .toList();
+    }
+
+    private boolean open(Placed p) {
+        return !past.contains(p.task());
+    }
+
+    private void everyTaskOnce() {
+        for (Task task : tasks()) {
+            long times = schedule.placed().stream()
+                    .filter(p -> p.task().equals(task.id()))
+                    .count();
+            if (times != 1) {
+                wrong("%s is placed %d times", task.id(), times);
+            }
+        }
+        if (schedule.placed().size() != tasks().size()) {
+            wrong("the schedule places tasks the network does not have");
+        }
+    }
+
+    private void durations() {
+        int last = 0;
+        for (Task task : tasks()) {
+            Placed p = at.get(task.id());
+            last = Math.max(last, p.settled());
+            if (!open(p)) {
+                continue;
+            }
+            Task.Mode mode = task.modes().get(p.mode());
+            double pace = task.needs() == Task.Needs.NOBODY ? 1 : worker(p).pace();
+            long length = Math.round(task.work() * pace) + mode.tool();
+            if (p.end() - p.start() != length) {
+                wrong("%s lasts %d s instead of %d", task.id(), p.end() - p.start(), length);
+            }
+            if (p.settled() != p.end() + mode.settled() || p.usable() != p.end() + mode.usable()) {
+                wrong("%s settles at another moment than its mode says", task.id());
+            }
+            if (p.start() < progress.now()) {
+                wrong("%s begins in the past", task.id());
+            }
+        }
+        if (last != schedule.ready()) {
+            wrong("ready is said at %d, the last task settles at %d", schedule.ready(), last);
+        }
+    }
+
+    private Worker worker(Placed p) {
+        return network.workers().stream()
+                .filter(w -> w.id().equals(p.worker()))
+                .findFirst()
+                .orElseThrow(() -> new IllegalStateException(p.task() + " has no hands"));
+    }
+
+    private void lags() {
+        for (Lag lag : network.lags()) {
+            Placed a = at.get(lag.from());
+            Placed b = at.get(lag.to());
+            if (a == null || b == null || !open(b)) {
+                continue;
+            }
+            int least =
+                    switch (lag.kind()) {
+                        case END, FRESH -> a.end();
+                        case USABLE -> a.usable();
+                        case SETTLED -> a.settled();
+                    };
+            if (b.start() < least) {
+                wrong("%s begins %d s too early after %s", lag.to(), least - b.start(), lag.from());
+            }
+            int most =
+                    switch (lag.kind()) {
+                        case END, SETTLED -> Task.Mode.NEVER;
+                        case USABLE -> a.closes();
+                        case FRESH -> Math.min(a.usable(), a.closes());
+                    };
+            if (lag.within() != null) {
+                most = Math.min(most, least + lag.within());
+            }
+            if (b.start() > most && (open(a) || b.missed() == 0)) {
+                wrong("%s begins %d s after its window behind %s closed", lag.to(), b.start() - most, lag.from());
+            }
+        }
+    }
+
+    private void hands() {
+        for (Task task : tasks()) {
+            Placed p = at.get(task.id());
+            if (!open(p) || task.needs() == Task.Needs.NOBODY) {
+                continue;
+            }
+            Worker worker = worker(p);
+            if (task.needs() == Task.Needs.LEAD && !worker.lead()) {
+                wrong("%s needs a lead and is given to %s", task.id(), worker.id());
+            }
+            if (p.start() < worker.from() || p.end() > worker.until()) {
+                wrong("%s lies outside the hours of %s", task.id(), worker.id());
+            }
+            for (Placed other : schedule.placed()) {
+                if (!other.task().equals(p.task())
+                        && worker.id().equals(other.worker())
+                        && overlap(p.start(), p.end(), other.start(), other.end())) {
+                    wrong("%s does %s and %s at once", worker.id(), p.task(), other.task());
+                }
+            }
+        }
+    }
+
+    private void zones() {
+        for (Task a : tasks()) {
+            for (Task b : tasks()) {
+                Placed pa = at.get(a.id());
+                Placed pb = at.get(b.id());
+                if (a.id().equals(b.id()) || !open(pb) || pa.start() > pb.start()) {
+                    continue;
+                }
+                for (String zone : touched(b)) {
+                    if (!touched(a).contains(zone)) {
+                        continue;
+                    }
+                    boolean into = into(a.id(), b.id());
+                    int busy = !a.zones().contains(zone) || into ? pa.end() : wetUntil(a, zone);
+                    if (pb.start() < busy) {
+                        wrong("%s touches %s while %s still has it", b.id(), zone, a.id());
+                    }
+                }
+            }
+        }
+    }
+
+    private static Set<String> touched(Task task) {
+        Set<String> all = new HashSet<>(task.zones());
+        all.addAll(task.holds());
+        return all;
+    }
+
+    private boolean into(String from, String to) {
+        return network.lags().stream()
+                .anyMatch(l -> l.from().equals(from) && l.to().equals(to) && l.into());
+    }
+
+    /** A film stays wet until it has settled, or until something is worked into it. */
+    private int wetUntil(Task task, String zone) {
+        int until = at.get(task.id()).settled();
+        for (Lag lag : network.lags()) {
+            Placed next = at.get(lag.to());
+            if (lag.from().equals(task.id())
+                    && lag.into()
+                    && next != null
+                    && touched(network.task(lag.to())).contains(zone)) {
+                until = Math.min(until, Math.max(next.start(), at.get(task.id()).end()));
+            }
+        }
+        return until;
+    }
+
+    private void tool() {
+        for (Task task : tasks()) {
+            Placed p = at.get(task.id());
+            int tool = task.modes().get(p.mode()).tool();
+            if (!open(p) || tool == 0) {
+                continue;
+            }
+            int from = p.end() - tool;
+            long users = tasks().stream()
+                    .filter(t -> {
+                        Placed o = at.get(t.id());
+                        int length = t.modes().get(o.mode()).tool();
+                        return open(o) && length > 0 && o.end() - length <= from && from < o.end();
+                    })
+                    .count();
+            if (users > network.tools()) {
+                wrong("%d tasks want the tool at once, %s among them", users, task.id());
+            }
+        }
+    }
+
+    private void rests() {
+        int last = 0;
+        int ready = 0;
+        for (Placed p : schedule.placed()) {
+            ready = Math.max(ready, p.end());
+            for (Rest rest : schedule.rests()) {
+                if (open(p) && overlap(p.start(), p.end(), rest.start(), rest.end())) {
+                    wrong("%s runs into a break", p.task());
+                }
+            }
+        }
+        List<Rest> rests = schedule.rests().stream()
+                .sorted(java.util.Comparator.comparingInt(Rest::start))
+                .toList();
+        boolean fromTheStart = progress.past().isEmpty() && progress.now() == 0;
+        for (Rest rest : rests) {
+            if (fromTheStart && rest.start() - last > network.breaks().every()) {
+                wrong("%d s of work without a break", rest.start() - last);
+            }
+            last = rest.end();
+        }
+        if (fromTheStart && ready - last > network.breaks().every()) {
+            wrong("%d s of work without a break at the end", ready - last);
+        }
+    }
+
+    private static boolean overlap(int aFrom, int aTo, int bFrom, int bTo) {
+        return aFrom < bTo && bFrom < aTo;
+    }
+}

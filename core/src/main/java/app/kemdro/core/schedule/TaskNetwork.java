@@ -1,0 +1,84 @@
+package app.kemdro.core.schedule;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Tasks, what follows what, and who and what there is to do them. Times are seconds from the moment work may begin.
+ *
+ * @param tools how many shared tools there are
+ */
+public record TaskNetwork(List<Task> tasks, List<Lag> lags, List<Worker> workers, int tools, BreakRule breaks) {
+    public TaskNetwork {
+        tasks = List.copyOf(tasks);
+        lags = List.copyOf(lags);
+        workers = List.copyOf(workers);
+        Set<String> ids = new HashSet<>();
+        for (Task task : tasks) {
+            if (!ids.add(task.id())) {
+                throw new IllegalArgumentException("Two tasks are called " + task.id());
+            }
+        }
+        for (Lag lag : lags) {
+            if (!ids.contains(lag.from()) || !ids.contains(lag.to())) {
+                throw new IllegalArgumentException("A lag joins a task that is not there: " + lag);
+            }
+        }
+    }
+
+    /** Tasks by id, for whoever asks often. */
+    Map<String, Task> byId() {
+        Map<String, Task> result = new HashMap<>();
+        tasks.forEach(t -> result.put(t.id(), t));
+        return result;
+    }
+
+    /** The task of this id. */
+    public Task task(String id) {
+        return tasks.stream()
+                .filter(t -> t.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("No task is called " + id));
+    }
+
+    /** A ring of tasks each of which waits for the one before, if there is one. */
+    public Optional<List<String>> cycle() {
+        Map<String, List<String>> next = new HashMap<>();
+        lags.forEach(lag -> next.computeIfAbsent(lag.from(), k -> new ArrayList<>()).add(lag.to()));
+        Set<String> finished = new HashSet<>();
+        for (Task task : tasks) {
+            List<String> path = new ArrayList<>();
+            Optional<List<String>> found = walk(task.id(), next, path, finished);
+            if (found.isPresent()) {
+                return found;
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static Optional<List<String>> walk(
+            String at, Map<String, List<String>> next, List<String> path, Set<String> finished) {
+        if (finished.contains(at)) {
+            return Optional.empty();
+        }
+        int seen = path.indexOf(at);
+        if (seen >= 0) {
+            return Optional.of(List.copyOf(path.subList(seen, path.size())));
+        }
+        path.add(at);
+        for (String to : next.getOrDefault(at, List.of())) {
+            Optional<List<String>> found = walk(to, next, path, finished);
+            if (found.isPresent()) {
+                return found;
+            }
+        }
+        path.remove(path.size() - 1);
+        finished.add(at);
+        return Optional.empty();
+    }
+}
