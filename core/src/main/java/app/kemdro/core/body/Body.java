@@ -52,14 +52,15 @@ public final class Body {
                             new LinkedHashSet<>(node.words("neighbours")),
                             node.flag("blind-in-mirror")));
         });
-        zones.values().forEach(zone -> zone.neighbours().forEach(other -> {
-            if (!zones.containsKey(other)) {
-                throw places.get(zone.id()).broken("neighbour '" + other + "' of " + zone.id() + " is no zone");
-            }
-            if (!zones.get(other).neighbours().contains(zone.id())) {
-                throw places.get(zone.id()).broken(other + " does not name " + zone.id() + " as its neighbour");
-            }
-        }));
+        zones.values()
+                .forEach(zone -> zone.neighbours().forEach(other -> {
+                    if (!zones.containsKey(other)) {
+                        throw places.get(zone.id()).broken("neighbour '" + other + "' of " + zone.id() + " is no zone");
+                    }
+                    if (!zones.get(other).neighbours().contains(zone.id())) {
+                        throw places.get(zone.id()).broken(other + " does not name " + zone.id() + " as its neighbour");
+                    }
+                }));
         return new Body(zones, rows);
     }
 
@@ -101,7 +102,8 @@ public final class Body {
     public String say(Collection<String> ids) {
         Set<String> left = new LinkedHashSet<>(sorted(ids));
         List<String> words = new ArrayList<>();
-        for (String region : new TreeSet<>(zones.values().stream().map(Zone::region).toList())) {
+        for (String region :
+                new TreeSet<>(zones.values().stream().map(Zone::region).toList())) {
             List<String> all = zones.values().stream()
                     .filter(z -> z.region().equals(region))
                     .map(Zone::id)

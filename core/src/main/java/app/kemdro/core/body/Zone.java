@@ -14,4 +14,10 @@ import java.util.Set;
  * @param blindInMirror whether a performer working on their own face reaches it without seeing it
  */
 public record Zone(
-        String id, String name, String row, String region, double areaCm2, Set<String> neighbours, boolean blindInMirror) {}
+        String id,
+        String name,
+        String row,
+        String region,
+        double areaCm2,
+        Set<String> neighbours,
+        boolean blindInMirror) {}

@@ -45,10 +45,11 @@ public final class Evaporation {
         double permeance = waterPermeance(airSpeed);
         double heatTransfer = permeance * LATENT_HEAT_WATER * 1000 * PSYCHROMETRIC_CONSTANT;
         double vapour = air.vapourPressure();
-        double film = settle(air.temperatureC(), ground, heatTransfer, t -> Math.max(
-                        0, permeance * (HumidAir.saturationPressure(t) - vapour))
-                * LATENT_HEAT_WATER
-                * 1000);
+        double film = settle(
+                air.temperatureC(),
+                ground,
+                heatTransfer,
+                t -> Math.max(0, permeance * (HumidAir.saturationPressure(t) - vapour)) * LATENT_HEAT_WATER * 1000);
         double flux = Math.max(0, permeance * (HumidAir.saturationPressure(film) - vapour));
         return new Balance(film, flux * 1000 * 60);
     }

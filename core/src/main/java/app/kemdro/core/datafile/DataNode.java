@@ -90,7 +90,8 @@ public final class DataNode {
     public void onlyKeys(Set<String> known) {
         entries().forEach((key, value) -> {
             if (!known.contains(key)) {
-                throw value.broken("unknown key '" + key + "'; known are " + String.join(", ", known.stream().sorted().toList()));
+                throw value.broken("unknown key '" + key + "'; known are "
+                        + String.join(", ", known.stream().sorted().toList()));
             }
         });
     }
@@ -164,7 +165,9 @@ public final class DataNode {
     /** A list of words; absent means none. */
     public List<String> words(String key) {
         DataNode found = find(key);
-        return found == null ? List.of() : found.items().stream().map(DataNode::text).toList();
+        return found == null
+                ? List.of()
+                : found.items().stream().map(DataNode::text).toList();
     }
 
     /** One of an enumeration's constants, written in lower case with hyphens. */

@@ -34,14 +34,20 @@ public final class Materials {
         Map<String, Reaction> reactions = new LinkedHashMap<>();
         reactionFile.entries().forEach((id, node) -> {
             node.onlyKeys(Set.of("name", "caution"));
-            reactions.put(id, new Reaction(id, node.get("name").text(), node.get("caution").text()));
+            reactions.put(
+                    id,
+                    new Reaction(
+                            id, node.get("name").text(), node.get("caution").text()));
         });
         Map<String, Material> families = new LinkedHashMap<>();
         familyFile.entries().forEach((id, node) -> {
             node.onlyKeys(Set.of("name", "kind", "film", "look-for", "remover", "contains", "ruins", "cautions"));
-            node.words("contains").stream().filter(r -> !reactions.containsKey(r)).findFirst().ifPresent(unknown -> {
-                throw node.broken("'" + unknown + "' is not in the list of reactions");
-            });
+            node.words("contains").stream()
+                    .filter(r -> !reactions.containsKey(r))
+                    .findFirst()
+                    .ifPresent(unknown -> {
+                        throw node.broken("'" + unknown + "' is not in the list of reactions");
+                    });
             families.put(
                     id,
                     new Material(
@@ -81,7 +87,8 @@ public final class Materials {
         for (Double next : new Double[] {film.tacky(), film.closes(), film.clear()}) {
             if (next != null) {
                 if (next >= last) {
-                    throw node.broken("moistures must fall from fresh (%.2f) over tacky and closes to clear".formatted(film.fresh()));
+                    throw node.broken("moistures must fall from fresh (%.2f) over tacky and closes to clear"
+                            .formatted(film.fresh()));
                 }
                 last = next;
             }

@@ -56,6 +56,10 @@ public record Technique(
 
     /** Families of material its steps lay. */
     public List<String> materials() {
-        return steps.stream().map(StepTemplate::material).filter(m -> m != null).distinct().toList();
+        return steps.stream()
+                .map(StepTemplate::material)
+                .filter(m -> m != null)
+                .distinct()
+                .toList();
     }
 }

@@ -45,8 +45,22 @@ final class TradeReader {
 
     private Technique technique(String id, DataNode node) {
         node.onlyKeys(Set.of(
-                "name", "family", "slot", "effect", "zones", "covers", "implied", "performer-only", "coats", "needs",
-                "gives", "gives-around", "spoils", "because", "cautions", "steps"));
+                "name",
+                "family",
+                "slot",
+                "effect",
+                "zones",
+                "covers",
+                "implied",
+                "performer-only",
+                "coats",
+                "needs",
+                "gives",
+                "gives-around",
+                "spoils",
+                "because",
+                "cautions",
+                "steps"));
         Set<String> zones = zones(node, "zones");
         List<StepTemplate> steps = new ArrayList<>();
         for (DataNode step : node.get("steps").items()) {
@@ -86,9 +100,8 @@ final class TradeReader {
         }
         node.onlyKeys(Set.of("usual", "least", "most"));
         CoatRange range = new CoatRange(
-                (int) node.get("usual").number(1, 9),
-                (int) node.get("least").number(1, 9),
-                (int) node.get("most").number(1, 9));
+                (int) node.get("usual").number(1, 9), (int) node.get("least").number(1, 9), (int)
+                        node.get("most").number(1, 9));
         if (range.least() > range.usual() || range.usual() > range.most()) {
             throw node.broken("coats must satisfy least <= usual <= most");
         }
@@ -118,8 +131,24 @@ final class TradeReader {
 
     private StepTemplate step(DataNode node, List<StepTemplate> earlier) {
         node.onlyKeys(Set.of(
-                "id", "name", "coats", "minutes", "per-100cm2", "zones", "each", "holds", "after", "begins", "within",
-                "material", "coat-weight", "thinner-each-coat", "dryer", "skill", "look-for", "performer"));
+                "id",
+                "name",
+                "coats",
+                "minutes",
+                "per-100cm2",
+                "zones",
+                "each",
+                "holds",
+                "after",
+                "begins",
+                "within",
+                "material",
+                "coat-weight",
+                "thinner-each-coat",
+                "dryer",
+                "skill",
+                "look-for",
+                "performer"));
         DataNode material = node.find("material");
         if (material != null && !materials.has(material.text())) {
             throw material.broken("material '" + material.text() + "' is not in materials.yaml");
@@ -143,7 +172,9 @@ final class TradeReader {
                 zones(node, "holds"),
                 after,
                 node.find("begins") == null ? Begins.CLEAR : node.get("begins").choice(Begins.class),
-                node.find("within") == null ? null : (int) Math.round(node.get("within").number(0.5, 240) * 60),
+                node.find("within") == null
+                        ? null
+                        : (int) Math.round(node.get("within").number(0.5, 240) * 60),
                 material == null ? null : material.text(),
                 node.number("coat-weight", 1, 0.1, 10),
                 node.flag("thinner-each-coat"),
@@ -161,10 +192,12 @@ final class TradeReader {
             return;
         }
         StepTemplate before = earlier.get(earlier.size() - 1);
-        Film film = before.material() == null ? null : materials.family(before.material()).film();
+        Film film = before.material() == null
+                ? null
+                : materials.family(before.material()).film();
         if (film == null || film.tacky() == null) {
-            throw node.broken("begins " + step.begins().name().toLowerCase(java.util.Locale.ROOT) + " after '" + before.id()
-                    + "', which lays nothing that grabs");
+            throw node.broken("begins " + step.begins().name().toLowerCase(java.util.Locale.ROOT) + " after '"
+                    + before.id() + "', which lays nothing that grabs");
         }
     }
 

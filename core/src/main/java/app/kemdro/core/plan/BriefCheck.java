@@ -43,14 +43,17 @@ public final class BriefCheck {
             return;
         }
         if (crew.size() > 3) {
-            problems.add(Problem.stop("More than three pairs of hands.", "Name at most three; more get in each other's way at one face."));
+            problems.add(Problem.stop(
+                    "More than three pairs of hands.",
+                    "Name at most three; more get in each other's way at one face."));
         }
         Set<String> names = new HashSet<>();
         for (Hands hands : crew) {
             if (hands.name().isBlank()) {
                 problems.add(Problem.stop("One pair of hands has no name.", "Give every artist a name."));
             } else if (!names.add(hands.name())) {
-                problems.add(Problem.stop("Two artists are called " + hands.name() + ".", "Tell them apart by an initial."));
+                problems.add(
+                        Problem.stop("Two artists are called " + hands.name() + ".", "Tell them apart by an initial."));
             }
             if (!hands.until().isAfter(hands.from())) {
                 problems.add(Problem.stop(
@@ -72,8 +75,8 @@ public final class BriefCheck {
                     "Set 5 to 100 %; an ordinary heated room has 35 to 55."));
         }
         if (!(room.temperatureC() >= 5 && room.temperatureC() <= 45)) {
-            problems.add(Problem.stop(
-                    "%.0f °C is no room to work in.".formatted(room.temperatureC()), "Set 5 to 45 °C."));
+            problems.add(
+                    Problem.stop("%.0f °C is no room to work in.".formatted(room.temperatureC()), "Set 5 to 45 °C."));
         }
         if (room.dryers() < 0 || room.dryers() > 3) {
             problems.add(Problem.stop("Dryers: 0 to 3.", "Set a number in that range."));
@@ -96,10 +99,13 @@ public final class BriefCheck {
 
     /** A problem when the hours of the crew leave a stretch of the work without its hands. */
     static Problem tooShort(Brief brief, LocalDateTime neededUntil, String step) {
-        LocalDateTime last =
-                brief.crew().stream().map(Hands::until).max(LocalDateTime::compareTo).orElseThrow();
+        LocalDateTime last = brief.crew().stream()
+                .map(Hands::until)
+                .max(LocalDateTime::compareTo)
+                .orElseThrow();
         return Problem.stop(
-                "The crew's hours are too short: \"%s\" finds no free hands that may do it before %tR.".formatted(step, last),
+                "The crew's hours are too short: \"%s\" finds no free hands that may do it before %tR."
+                        .formatted(step, last),
                 "The work would last until about %tR. Let somebody stay longer, begin earlier, or take something out of the look."
                         .formatted(neededUntil));
     }

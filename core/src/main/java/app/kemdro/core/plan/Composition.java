@@ -76,8 +76,7 @@ final class Composition {
             return;
         }
         Technique technique = trade.technique(asked.techniqueId());
-        List<String> unknown =
-                asked.zones().stream().filter(z -> !body.has(z)).toList();
+        List<String> unknown = asked.zones().stream().filter(z -> !body.has(z)).toList();
         List<String> wrong = asked.zones().stream()
                 .filter(z -> body.has(z) && !technique.zones().contains(z))
                 .toList();
@@ -93,28 +92,33 @@ final class Composition {
         }
         if (asked.zones().isEmpty() && technique.covers().isEmpty()) {
             problems.add(Problem.stop(
-                    technique.name() + " lies on no zone.", "Choose at least one zone for it.", List.of(), List.of(asked.id())));
+                    technique.name() + " lies on no zone.",
+                    "Choose at least one zone for it.",
+                    List.of(),
+                    List.of(asked.id())));
             return;
         }
         int coats = asked.coats() == 0 ? technique.coats().usual() : asked.coats();
         if (coats < technique.coats().least() || coats > technique.coats().most()) {
             problems.add(Problem.stop(
-                    technique.name() + " takes " + technique.coats().least() + " to " + technique.coats().most()
-                            + " coats, not " + coats + ".",
+                    technique.name() + " takes " + technique.coats().least() + " to "
+                            + technique.coats().most() + " coats, not " + coats + ".",
                     "Choose a number in that range.",
                     asked.zones(),
                     List.of(asked.id())));
             return;
         }
         barForReactions(technique, asked);
-        List<String> zones = technique.covers().isEmpty() ? body.sorted(asked.zones()) : body.sorted(technique.covers());
+        List<String> zones =
+                technique.covers().isEmpty() ? body.sorted(asked.zones()) : body.sorted(technique.covers());
         entries.add(new Entry(asked.id(), technique, zones, coats, false));
     }
 
     private void barForReactions(Technique technique, LookEntry asked) {
         for (Reaction reaction : Reactions.barring(technique, brief.performer().reactsTo(), trade)) {
             problems.add(Problem.stop(
-                    brief.performer().name() + " reacts to " + reaction.name() + ": " + technique.name() + " is barred.",
+                    brief.performer().name() + " reacts to " + reaction.name() + ": " + technique.name()
+                            + " is barred.",
                     reaction.caution(),
                     asked.zones(),
                     List.of(asked.id())));
@@ -127,14 +131,14 @@ final class Composition {
             for (int j = i + 1; j < entries.size(); j++) {
                 Entry a = entries.get(i);
                 Entry b = entries.get(j);
-                List<String> both = a.zones().stream().filter(b.zones()::contains).toList();
+                List<String> both =
+                        a.zones().stream().filter(b.zones()::contains).toList();
                 if (a.technique().slot().equals(b.technique().slot()) && !both.isEmpty()) {
                     String what = a.technique().id().equals(b.technique().id())
                             ? body.say(both) + " has \"" + a.technique().name() + "\" twice."
                             : body.say(both) + " has both \"" + a.technique().name() + "\" and \""
                                     + b.technique().name() + "\": one excludes the other.";
-                    problems.add(Problem.stop(
-                            capital(what), "Take one of them off.", both, List.of(a.id(), b.id())));
+                    problems.add(Problem.stop(capital(what), "Take one of them off.", both, List.of(a.id(), b.id())));
                 }
             }
         }
@@ -193,7 +197,8 @@ final class Composition {
         if (implied.isEmpty()) {
             missing.add(Problem.stop(
                     "%s on %s needs %s first.".formatted(entry.technique().name(), body.say(lacking), saying(need)),
-                    "Add it there, or take " + entry.technique().name().toLowerCase(java.util.Locale.ROOT) + " off those zones.",
+                    "Add it there, or take " + entry.technique().name().toLowerCase(java.util.Locale.ROOT)
+                            + " off those zones.",
                     lacking,
                     List.of(entry.id())));
             return;
@@ -201,7 +206,8 @@ final class Composition {
         Technique giver = implied.get(0);
         lacking.stream()
                 .filter(giver.zones()::contains)
-                .forEach(z -> wanted.computeIfAbsent(giver, k -> new LinkedHashSet<>()).add(z));
+                .forEach(z -> wanted.computeIfAbsent(giver, k -> new LinkedHashSet<>())
+                        .add(z));
     }
 
     private String saying(Need need) {
@@ -215,15 +221,17 @@ final class Composition {
 
     private void insertByRegion(Technique technique, Set<String> zones) {
         Map<String, List<String>> byRegion = new TreeMap<>();
-        body.sorted(zones).forEach(z ->
-                byRegion.computeIfAbsent(body.zone(z).region(), k -> new ArrayList<>()).add(z));
+        body.sorted(zones)
+                .forEach(z -> byRegion.computeIfAbsent(body.zone(z).region(), k -> new ArrayList<>())
+                        .add(z));
         byRegion.forEach((region, list) -> {
             String id = "auto-" + technique.id() + "-" + region;
             entries.stream().filter(e -> e.id().equals(id)).findFirst().ifPresent(old -> {
                 entries.remove(old);
                 list.addAll(old.zones());
             });
-            entries.add(new Entry(id, technique, body.sorted(list), technique.coats().usual(), true));
+            entries.add(new Entry(
+                    id, technique, body.sorted(list), technique.coats().usual(), true));
         });
     }
 
@@ -268,7 +276,9 @@ final class Composition {
     /** Steps of an entry that work on a zone; all of them if none names it. */
     static List<StepTemplate> stepsOn(Entry entry, String zone) {
         List<StepTemplate> on = entry.technique().steps().stream()
-                .filter(s -> s.zones().isEmpty() ? entry.zones().contains(zone) : s.zones().contains(zone))
+                .filter(s -> s.zones().isEmpty()
+                        ? entry.zones().contains(zone)
+                        : s.zones().contains(zone))
                 .toList();
         return on.isEmpty() ? entry.technique().steps() : on;
     }

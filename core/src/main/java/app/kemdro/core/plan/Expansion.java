@@ -15,10 +15,10 @@ import app.kemdro.core.plan.Composition.Entry;
 import app.kemdro.core.schedule.Task;
 import app.kemdro.core.schedule.Task.Mode;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.HashMap;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -48,7 +48,12 @@ final class Expansion {
     private final Map<Film, DryingTimes> cool = new HashMap<>();
 
     /** A step, its task, and the place of its template in the technique. */
-    record Expanded(Entry entry, PlannedStep step, Task task, int loop, @Nullable String eachZone) {}
+    record Expanded(
+            Entry entry,
+            PlannedStep step,
+            Task task,
+            int loop,
+            @Nullable String eachZone) {}
 
     Expansion(Trade trade, Brief brief) {
         this.trade = trade;
@@ -69,12 +74,11 @@ final class Expansion {
                 end++;
             }
             int from = coats == Coats.LAST ? entry.coats() : 1;
-            int until =
-                    switch (coats) {
-                        case ONCE -> 1;
-                        case EVERY, LAST -> entry.coats();
-                        case ALL_BUT_LAST -> entry.coats() - 1;
-                    };
+            int until = switch (coats) {
+                case ONCE -> 1;
+                case EVERY, LAST -> entry.coats();
+                case ALL_BUT_LAST -> entry.coats() - 1;
+            };
             for (int coat = from; coat <= until; coat++) {
                 for (StepTemplate step : steps.subList(k, end)) {
                     place(entry, step, coats == Coats.ONCE || entry.coats() == 1 ? 0 : coat, result);
@@ -98,10 +102,10 @@ final class Expansion {
         String id = entry.id() + "/" + template.id() + (coat > 0 ? "#" + coat : "") + (each == null ? "" : "@" + each);
         Optional<Material> material = Optional.ofNullable(template.material()).map(trade.materials()::family);
         Optional<Film> film = material.map(Material::film)
-                .map(f -> f.coatTimes(
-                        template.coatWeight() * (template.thinnerEachCoat() ? Math.pow(THINNER, Math.max(0, coat - 1)) : 1)));
-        Optional<DryingTimes> drying = film.map(f -> still.computeIfAbsent(
-                f, k -> Drying.of(k, air, Evaporation.Ground.SKIN, Evaporation.STILL_AIR)));
+                .map(f -> f.coatTimes(template.coatWeight()
+                        * (template.thinnerEachCoat() ? Math.pow(THINNER, Math.max(0, coat - 1)) : 1)));
+        Optional<DryingTimes> drying = film.map(
+                f -> still.computeIfAbsent(f, k -> Drying.of(k, air, Evaporation.Ground.SKIN, Evaporation.STILL_AIR)));
         Optional<DryingTimes> dryingCool = template.dryer() && brief.room().dryers() > 0
                 ? film.map(f -> cool.computeIfAbsent(
                         f, k -> Drying.of(k, air, Evaporation.Ground.SKIN, Evaporation.COOL_DRYER)))
@@ -109,7 +113,8 @@ final class Expansion {
         boolean away = entry.technique().performerOnly();
         Set<String> rows = new LinkedHashSet<>();
         zones.forEach(z -> rows.add(body.zone(z).row()));
-        boolean everything = template.skill() == StepTemplate.Skill.NONE || entry.technique().slot().equals("check");
+        boolean everything = template.skill() == StepTemplate.Skill.NONE
+                || entry.technique().slot().equals("check");
         PlannedStep step = new PlannedStep(
                 id,
                 entry.id(),
@@ -161,7 +166,8 @@ final class Expansion {
         DryingTimes times = drying.get();
         if (times.clear().isPresent()) {
             int settled = seconds(times.clear());
-            modes.add(new Mode(0, times.tacky().isPresent() ? seconds(times.tacky()) : settled, closes(times), settled));
+            modes.add(
+                    new Mode(0, times.tacky().isPresent() ? seconds(times.tacky()) : settled, closes(times), settled));
         }
         if (cool.isPresent() && cool.get().clear().isPresent()) {
             int tool = seconds(cool.get().clear());

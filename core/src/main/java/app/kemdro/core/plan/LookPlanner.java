@@ -60,8 +60,11 @@ public final class LookPlanner {
                 steps.addAll(expansion.expand(entry));
             } catch (NeverDry never) {
                 problems.add(Problem.stop(
-                        "%s never dries at %.0f °C and %.0f %% humidity.".formatted(
-                                never.getMessage(), brief.room().temperatureC(), brief.room().humidityPercent()),
+                        "%s never dries at %.0f °C and %.0f %% humidity."
+                                .formatted(
+                                        never.getMessage(),
+                                        brief.room().temperatureC(),
+                                        brief.room().humidityPercent()),
                         "Dry the air, warm the room or bring a dryer.",
                         entry.zones(),
                         List.of(entry.id())));
@@ -79,16 +82,19 @@ public final class LookPlanner {
                 brief.room().dryers(),
                 BreakRule.USUAL);
         Optional<Outcome> free = brief.chairIn().isPresent() ? Optional.empty() : Optional.of(planner.plan(always));
-        LocalDateTime chairIn = brief.chairIn().orElseGet(() -> free.get() instanceof Outcome.Planned p
-                ? FiveMinutes.before(brief.call().minusSeconds(p.schedule().ready()))
-                : brief.call().minusHours(4));
+        LocalDateTime chairIn = brief.chairIn()
+                .orElseGet(() -> free.get() instanceof Outcome.Planned p
+                        ? FiveMinutes.before(
+                                brief.call().minusSeconds(p.schedule().ready()))
+                        : brief.call().minusHours(4));
         TaskNetwork network = new TaskNetwork(
                 always.tasks(),
                 always.lags(),
                 brief.crew().stream().map(h -> worker(h, chairIn)).toList(),
                 always.tools(),
                 always.breaks());
-        boolean hoursMatter = free.isEmpty() || network.workers().stream().anyMatch(w -> w.from() > 0 || w.until() < A_DAY);
+        boolean hoursMatter =
+                free.isEmpty() || network.workers().stream().anyMatch(w -> w.from() > 0 || w.until() < A_DAY);
         Outcome outcome = hoursMatter && !hoursFit(free, network) ? planner.plan(network) : free.orElseThrow();
         return answer(composition, steps, network, brief, chairIn, outcome);
     }
@@ -104,7 +110,8 @@ public final class LookPlanner {
     }
 
     private static Worker worker(Hands hands, int from, int until) {
-        return new Worker(hands.name(), hands.skill() == Brief.Skill.LEAD, hands.skill().pace(), from, until);
+        return new Worker(
+                hands.name(), hands.skill() == Brief.Skill.LEAD, hands.skill().pace(), from, until);
     }
 
     private static Worker worker(Hands hands, LocalDateTime chairIn) {
@@ -180,7 +187,8 @@ public final class LookPlanner {
                     .toList();
             if (!blind.isEmpty()) {
                 notes.add(Problem.note(
-                        "Alone in the mirror " + trade.body().say(blind) + " is reached blind; nobody gets a tight seal there.",
+                        "Alone in the mirror " + trade.body().say(blind)
+                                + " is reached blind; nobody gets a tight seal there.",
                         "Plan a clip, a second mirror, or help.",
                         blind));
             }

@@ -45,8 +45,6 @@ public record PlannedStep(
 
     /** The test to look for: the step's own, else its material's. */
     public String lookFor() {
-        return template.lookFor().isEmpty()
-                ? material.map(Material::lookFor).orElse("")
-                : template.lookFor();
+        return template.lookFor().isEmpty() ? material.map(Material::lookFor).orElse("") : template.lookFor();
     }
 }

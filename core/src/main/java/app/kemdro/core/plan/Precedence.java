@@ -75,9 +75,10 @@ final class Precedence {
         String film = before.step().material().map(m -> m.name()).orElse("");
         return switch (begins) {
             case DONE -> "one movement of work with " + before.step().title();
-            case CLEAR -> before.step().drying().isPresent()
-                    ? "the " + film + " must be clear first"
-                    : "it follows " + before.step().title();
+            case CLEAR ->
+                before.step().drying().isPresent()
+                        ? "the " + film + " must be clear first"
+                        : "it follows " + before.step().title();
             case TACKY -> "the " + film + " must grab, and not be closed";
             case WET -> "the " + film + " must still be wet";
         };
@@ -166,16 +167,21 @@ final class Precedence {
                 if (before == after || !rule.before().fits(before.technique(), regions(before))) {
                     continue;
                 }
-                if (rule.after().fits(after.technique(), regions(after)) && !after.technique().slot().equals(before.technique().slot())) {
-                    ends(before).forEach(e -> starts(after).forEach(s ->
-                            add(e.step().id(), s.step().id(), Lag.Kind.SETTLED, null, rule.because())));
+                if (rule.after().fits(after.technique(), regions(after))
+                        && !after.technique().slot().equals(before.technique().slot())) {
+                    ends(before)
+                            .forEach(e -> starts(after)
+                                    .forEach(s ->
+                                            add(e.step().id(), s.step().id(), Lag.Kind.SETTLED, null, rule.because())));
                 }
             }
         }
     }
 
     private Set<String> regions(Entry entry) {
-        return entry.zones().stream().map(z -> body.zone(z).region()).collect(Collectors.toCollection(LinkedHashSet::new));
+        return entry.zones().stream()
+                .map(z -> body.zone(z).region())
+                .collect(Collectors.toCollection(LinkedHashSet::new));
     }
 
     /** Steps that nothing of the same entry follows. */

@@ -10,7 +10,8 @@ import org.jspecify.annotations.Nullable;
  * @param task the other task, where there is one
  * @param lag the lag that binds, where it is one
  */
-public record Binding(Kind kind, @Nullable String task, @Nullable Lag lag) {
+public record Binding(
+        Kind kind, @Nullable String task, @Nullable Lag lag) {
 
     /** Sorts of reasons. */
     public enum Kind {

@@ -72,7 +72,8 @@ public record Confidence(int[] ready) {
                 queues(tasks, i);
             }
             rests = schedule.rests().stream().mapToInt(Rest::start).toArray();
-            restLength = schedule.rests().stream().mapToInt(r -> r.end() - r.start()).toArray();
+            restLength =
+                    schedule.rests().stream().mapToInt(r -> r.end() - r.start()).toArray();
         }
 
         /** What was planned before this task on the same hands or zones comes before it in every morning. */
@@ -83,8 +84,8 @@ public record Confidence(int[] ready) {
             for (int j = 0; j < i; j++) {
                 Placed other = order.get(j);
                 boolean zone = task.sharesZone(tasks.get(other.task()));
-                boolean hands =
-                        other.worker() != null && other.worker().equals(order.get(i).worker());
+                boolean hands = other.worker() != null
+                        && other.worker().equals(order.get(i).worker());
                 if (zone || hands) {
                     before.add(j);
                     settle.add(zone && order.get(i).start() >= other.settled());
@@ -133,12 +134,11 @@ public record Confidence(int[] ready) {
         private double meet(int i, int k, double start, double[] end, double room) {
             Placed q = order.get(from[i][k]);
             Lag l = lag[i][k];
-            int least =
-                    switch (l.kind()) {
-                        case END, FRESH -> 0;
-                        case USABLE -> q.usable() - q.end();
-                        case SETTLED -> q.settled() - q.end();
-                    };
+            int least = switch (l.kind()) {
+                case END, FRESH -> 0;
+                case USABLE -> q.usable() - q.end();
+                case SETTLED -> q.settled() - q.end();
+            };
             double opens = end[from[i][k]] + least * room;
             boolean closes = l.kind() == Lag.Kind.USABLE && q.closes() < Task.Mode.NEVER;
             if (closes && start > end[from[i][k]] + (q.closes() - q.end()) * room) {

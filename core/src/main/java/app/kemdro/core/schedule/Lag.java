@@ -9,7 +9,8 @@ import org.jspecify.annotations.Nullable;
  * @param within seconds after that moment by which it must have begun, or none
  * @param because why, in words
  */
-public record Lag(String from, String to, Kind kind, @Nullable Integer within, String because) {
+public record Lag(
+        String from, String to, Kind kind, @Nullable Integer within, String because) {
 
     /** The moment of the earlier task that is waited for. */
     public enum Kind {
@@ -39,17 +40,16 @@ public record Lag(String from, String to, Kind kind, @Nullable Integer within, S
 
     /** Seconds after the earlier task's end by which the later must have begun. */
     int most(Task.Mode mode) {
-        int limit =
-                switch (kind) {
-                    case END, SETTLED -> Task.Mode.NEVER;
-                    case USABLE -> mode.closes();
-                    case FRESH -> Math.min(mode.usable(), mode.closes());
-                };
+        int limit = switch (kind) {
+            case END, SETTLED -> Task.Mode.NEVER;
+            case USABLE -> mode.closes();
+            case FRESH -> Math.min(mode.usable(), mode.closes());
+        };
         return within == null ? limit : Math.min(limit, least(mode) + within);
     }
 
     /** Whether both belong together so closely that nothing else may come between. */
-    boolean ties() {
+    public boolean ties() {
         return within != null || kind == Kind.USABLE || kind == Kind.FRESH;
     }
 }

@@ -45,7 +45,8 @@ final class Layout {
         for (int i = 0; i < n; i++) {
             List<String> all = new ArrayList<>(new TreeSet<>(tasks[i].zones()));
             works[i] = all.size();
-            new TreeSet<>(tasks[i].holds()).stream().filter(z -> !all.contains(z)).forEach(all::add);
+            new TreeSet<>(tasks[i].holds())
+                    .stream().filter(z -> !all.contains(z)).forEach(all::add);
             zone[i] = all.stream()
                     .mapToInt(z -> zoneIndex.computeIfAbsent(z, k -> zoneIndex.size()))
                     .toArray();
@@ -185,7 +186,9 @@ final class Layout {
     int leastSettled(int i) {
         int least = Integer.MAX_VALUE;
         for (int m = 0; m < modes(i); m++) {
-            least = Math.min(least, tasks[i].modes().get(m).tool() + tasks[i].modes().get(m).settled());
+            least = Math.min(
+                    least,
+                    tasks[i].modes().get(m).tool() + tasks[i].modes().get(m).settled());
         }
         return least;
     }

@@ -238,12 +238,11 @@ final class Placement {
         int most = arc.lag().most(net.tasks[from].modes().get(mode[from]));
         if (net.fixed[from] && most < Mode.NEVER) {
             Placed p = net.past[from];
-            int closes =
-                    switch (arc.lag().kind()) {
-                        case END, SETTLED -> Mode.NEVER;
-                        case USABLE -> p.closes();
-                        case FRESH -> Math.min(p.usable(), p.closes());
-                    };
+            int closes = switch (arc.lag().kind()) {
+                case END, SETTLED -> Mode.NEVER;
+                case USABLE -> p.closes();
+                case FRESH -> Math.min(p.usable(), p.closes());
+            };
             Integer within = arc.lag().within();
             return within == null ? closes : Math.min(closes, p.end() + leastFrom(arc) + within);
         }
@@ -269,7 +268,10 @@ final class Placement {
             if (at + work + how.tool() > worker.until()) {
                 continue;
             }
-            long score = at + work + how.tool() + (worker.lead() && task.needs() == Task.Needs.ANYONE ? genes.spare()[0] : 0);
+            long score = at
+                    + work
+                    + how.tool()
+                    + (worker.lead() && task.needs() == Task.Needs.ANYONE ? genes.spare()[0] : 0);
             if (score < best) {
                 best = score;
                 bestStart = at;
@@ -318,7 +320,9 @@ final class Placement {
     private void put(int i, int at, Mode how) {
         hands[i] = chosenWorker;
         start[i] = at;
-        int work = chosenWorker < 0 ? net.tasks[i].work() : workers.get(chosenWorker).seconds(net.tasks[i]);
+        int work = chosenWorker < 0
+                ? net.tasks[i].work()
+                : workers.get(chosenWorker).seconds(net.tasks[i]);
         end[i] = at + work + how.tool();
         placed[i] = true;
         if (chosenWorker >= 0) {

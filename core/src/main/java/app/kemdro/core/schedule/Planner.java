@@ -168,8 +168,11 @@ public final class Planner {
             int done = net.progress.rests().size();
             int from = net.progress.rests().stream().mapToInt(Rest::end).max().orElse(0);
             for (int k = done; k < before.rests().size(); k++) {
-                genes.gap()[k - done] =
-                        Math.max(0, Math.min(before.rests().get(k).start() - from, net.network.breaks().every()));
+                genes.gap()[k - done] = Math.max(
+                        0,
+                        Math.min(
+                                before.rests().get(k).start() - from,
+                                net.network.breaks().every()));
                 from = before.rests().get(k).end();
             }
             attempt(genes);
@@ -190,8 +193,8 @@ public final class Planner {
                         next.priority()[i] = next.priority()[j];
                         next.priority()[j] = p;
                     }
-                    default -> next.priority()[i] =
-                            net.tail[i] * (0.5 + random.nextDouble()) + random.nextInt(600) - 300;
+                    default ->
+                        next.priority()[i] = net.tail[i] * (0.5 + random.nextDouble()) + random.nextInt(600) - 300;
                 }
             }
             return next;

@@ -115,21 +115,19 @@ public final class ScheduleCheck {
             if (a == null || b == null || !open(b)) {
                 continue;
             }
-            int least =
-                    switch (lag.kind()) {
-                        case END, FRESH -> a.end();
-                        case USABLE -> a.usable();
-                        case SETTLED -> a.settled();
-                    };
+            int least = switch (lag.kind()) {
+                case END, FRESH -> a.end();
+                case USABLE -> a.usable();
+                case SETTLED -> a.settled();
+            };
             if (b.start() < least) {
                 wrong("%s begins %d s too early after %s", lag.to(), least - b.start(), lag.from());
             }
-            int most =
-                    switch (lag.kind()) {
-                        case END, SETTLED -> Task.Mode.NEVER;
-                        case USABLE -> a.closes();
-                        case FRESH -> Math.min(a.usable(), a.closes());
-                    };
+            int most = switch (lag.kind()) {
+                case END, SETTLED -> Task.Mode.NEVER;
+                case USABLE -> a.closes();
+                case FRESH -> Math.min(a.usable(), a.closes());
+            };
             if (lag.within() != null) {
                 most = Math.min(most, least + lag.within());
             }
@@ -191,8 +189,7 @@ public final class ScheduleCheck {
     }
 
     private boolean into(String from, String to) {
-        return network.lags().stream()
-                .anyMatch(l -> l.from().equals(from) && l.to().equals(to) && l.into());
+        return network.lags().stream().anyMatch(l -> l.from().equals(from) && l.to().equals(to) && l.into());
     }
 
     /** A film stays wet until it has settled, or until something is worked into it. */

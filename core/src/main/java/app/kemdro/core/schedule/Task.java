@@ -25,10 +25,13 @@ public record Task(String id, int work, Set<String> zones, Set<String> holds, Ne
         modes = List.copyOf(modes);
     }
 
-    /** Whether both want the same place at some time; two that only hold it do not disturb each other. */
+    /** Whether both take or hold the same place at some time. */
     boolean sharesZone(Task other) {
-        return zones.stream().anyMatch(z -> other.zones.contains(z) || other.holds.contains(z))
-                || holds.stream().anyMatch(other.zones::contains);
+        return zones.stream().anyMatch(other::takes) || holds.stream().anyMatch(other::takes);
+    }
+
+    private boolean takes(String zone) {
+        return zones.contains(zone) || holds.contains(zone);
     }
 
     /** Whose hands a task takes. */

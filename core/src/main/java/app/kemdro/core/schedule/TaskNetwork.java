@@ -49,7 +49,8 @@ public record TaskNetwork(List<Task> tasks, List<Lag> lags, List<Worker> workers
     /** A ring of tasks each of which waits for the one before, if there is one. */
     public Optional<List<String>> cycle() {
         Map<String, List<String>> next = new HashMap<>();
-        lags.forEach(lag -> next.computeIfAbsent(lag.from(), k -> new ArrayList<>()).add(lag.to()));
+        lags.forEach(
+                lag -> next.computeIfAbsent(lag.from(), k -> new ArrayList<>()).add(lag.to()));
         Set<String> finished = new HashSet<>();
         for (Task task : tasks) {
             List<String> path = new ArrayList<>();

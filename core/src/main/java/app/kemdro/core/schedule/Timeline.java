@@ -66,7 +66,9 @@ final class Timeline {
     int free(int from, int length, boolean @Nullable [] overlook) {
         int t = from;
         for (int i = 0; i < size; i++) {
-            if (start[i] < t + Math.max(1, length) && end[i] > t && (overlook == null || owner[i] < 0 || !overlook[owner[i]])) {
+            if (start[i] < t + Math.max(1, length)
+                    && end[i] > t
+                    && (overlook == null || owner[i] < 0 || !overlook[owner[i]])) {
                 t = end[i];
             }
         }

@@ -1,0 +1,177 @@
+package app.kemdro.core.run;
+
+import app.kemdro.core.cure.DryingTimes;
+import app.kemdro.core.plan.LookPlanner;
+import app.kemdro.core.plan.Plan;
+import app.kemdro.core.plan.PlannedStep;
+import app.kemdro.core.run.StepState.Status;
+import app.kemdro.core.schedule.Lag;
+import app.kemdro.core.schedule.Outcome;
+import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.Progress;
+import app.kemdro.core.schedule.Rest;
+import app.kemdro.core.schedule.Schedule;
+import app.kemdro.core.schedule.Task;
+import app.kemdro.core.schedule.Task.Mode;
+import java.time.Duration;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
+
+/** A plan in the middle of being carried out. */
+public final class Chair {
+    /** A step that runs over is expected to need at least this much longer, seconds. */
+    private static final int AT_LEAST = 30;
+
+    private final Plan plan;
+    private final RunState state;
+
+    /** Joins the plan that was made for this chair-in with what has happened since. */
+    public Chair(Plan plan, RunState state) {
+        this.plan = plan;
+        this.state = state;
+    }
+
+    /** Plans the rest from now; what is done stays, what runs is let finish, and the order stays close to the one before. */
+    public Schedule planAgain(LookPlanner planner, Schedule before, LocalDateTime now) {
+        Outcome outcome = planner.again(plan, progress(now), before);
+        return outcome instanceof Outcome.Planned p ? p.schedule() : before;
+    }
+
+    /** What has happened, in the planner's seconds. */
+    public Progress progress(LocalDateTime now) {
+        List<Placed> past = new ArrayList<>();
+        List<String> dropped = new ArrayList<>();
+        for (PlannedStep step : plan.steps()) {
+            StepState s = state.step(step.id());
+            switch (s.status()) {
+                case WAITING -> {}
+                case SKIPPED -> dropped.add(step.id());
+                case RUNNING, DONE -> past.add(placed(step, s, now));
+            }
+        }
+        List<Rest> rests = state.pauses().stream()
+                .map(p -> new Rest(second(p.from()), p.until() == null ? endOfBreak(p, now) : second(p.until())))
+                .toList();
+        return new Progress(Math.max(0, second(now)), past, rests, dropped);
+    }
+
+    private int endOfBreak(RunState.Pause pause, LocalDateTime now) {
+        return Math.max(second(pause.from()) + plan.network().breaks().length(), second(now));
+    }
+
+    private Placed placed(PlannedStep step, StepState s, LocalDateTime now) {
+        Task task = plan.network().task(step.id());
+        Mode mode = task.modes().get(Math.min(s.mode(), task.modes().size() - 1));
+        int start = second(s.started());
+        int end = s.status() == Status.DONE
+                ? second(s.ended())
+                : Math.max(start + length(task, mode, s) + s.addedSeconds(), second(now) + AT_LEAST);
+        int settled = end + mode.settled();
+        int usable = end + mode.usable();
+        int closes = mode.closes() >= Mode.NEVER ? Mode.NEVER : end + mode.closes();
+        if (s.clearedAt() != null) {
+            settled = Math.max(end, second(s.clearedAt()));
+            usable = Math.min(usable, settled);
+        } else if (s.lookAgainAt() != null) {
+            int late = Math.max(0, second(s.lookAgainAt()) - settled);
+            settled += late;
+            usable = step.drying().map(d -> d.tacky().isPresent()).orElse(false) ? usable : settled;
+        }
+        return new Placed(
+                step.id(), s.hands().isEmpty() ? null : s.hands(), s.mode(), start, end, usable, closes, settled, 0);
+    }
+
+    /** How long the step was planned to take these hands, seconds. */
+    private int length(Task task, Mode mode, StepState s) {
+        double pace = plan.network().workers().stream()
+                .filter(w -> w.id().equals(s.hands()))
+                .mapToDouble(w -> w.pace())
+                .findFirst()
+                .orElse(1);
+        return (int) Math.round(task.work() * pace) + mode.tool();
+    }
+
+    private int second(@Nullable LocalDateTime at) {
+        return at == null ? 0 : (int) Duration.between(plan.chairIn(), at).getSeconds();
+    }
+
+    /** Films that are still open, the ones to look at first coming first. */
+    public List<LiveFilm> films(LocalDateTime now) {
+        List<LiveFilm> films = new ArrayList<>();
+        for (PlannedStep step : plan.steps()) {
+            StepState s = state.step(step.id());
+            if (s.status() != Status.DONE || step.drying().isEmpty()) {
+                continue;
+            }
+            List<String> open =
+                    step.zones().stream().filter(z -> !workedOver(step, z)).toList();
+            if (!open.isEmpty()) {
+                films.add(film(step, s, open));
+            }
+        }
+        films.sort(java.util.Comparator.comparing((LiveFilm f) -> f.at(now) == LiveFilm.State.DRY)
+                .thenComparing(LiveFilm::clear));
+        return films;
+    }
+
+    /** Whether something begun later lies on this zone. */
+    private boolean workedOver(PlannedStep step, String zone) {
+        LocalDateTime laid = state.step(step.id()).ended();
+        return plan.steps().stream()
+                .filter(o -> !o.id().equals(step.id()) && o.zones().contains(zone))
+                .map(o -> state.step(o.id()).started())
+                .anyMatch(started -> started != null && laid != null && !started.isBefore(laid));
+    }
+
+    private LiveFilm film(PlannedStep step, StepState s, List<String> zones) {
+        Task task = plan.network().task(step.id());
+        Mode mode = task.modes().get(Math.min(s.mode(), task.modes().size() - 1));
+        LocalDateTime laid = s.ended() == null ? plan.chairIn() : s.ended();
+        DryingTimes drying = step.drying().orElseThrow();
+        boolean dried = mode.tool() > 0;
+        LocalDateTime clear = laid.plusSeconds(mode.settled());
+        if (s.clearedAt() != null) {
+            clear = s.clearedAt();
+        } else if (s.lookAgainAt() != null && s.lookAgainAt().isAfter(clear)) {
+            clear = s.lookAgainAt();
+        }
+        return new LiveFilm(
+                step,
+                zones,
+                laid,
+                dried ? null : after(laid, drying.tacky()),
+                dried ? null : after(laid, drying.closes()),
+                clear,
+                s.clearedAt() != null);
+    }
+
+    private static @Nullable LocalDateTime after(LocalDateTime laid, OptionalDouble seconds) {
+        return seconds.isPresent() ? laid.plusSeconds(Math.round(seconds.getAsDouble())) : null;
+    }
+
+    /** What these hands are to do, in order: what runs is left out. */
+    public List<Placed> ahead(Schedule schedule, String hands) {
+        return schedule.placed().stream()
+                .filter(p -> hands.equals(p.worker()))
+                .filter(p -> state.step(p.task()).status() == Status.WAITING)
+                .toList();
+    }
+
+    /** The film that keeps this step from beginning, if one does. */
+    public Optional<PlannedStep> waitsFor(Schedule schedule, Placed next) {
+        return plan.network().lags().stream()
+                .filter(l -> l.to().equals(next.task()) && l.kind() != Lag.Kind.END)
+                .filter(l -> state.step(l.from()).status() == Status.DONE)
+                .filter(l -> {
+                    Placed from = schedule.of(l.from());
+                    int opens = l.kind() == Lag.Kind.USABLE ? from.usable() : from.settled();
+                    return l.kind() != Lag.Kind.FRESH && opens >= next.start() - 1 && opens > from.end();
+                })
+                .map(l -> plan.step(l.from()))
+                .findFirst();
+    }
+}

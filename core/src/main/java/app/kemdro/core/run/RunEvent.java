@@ -1,0 +1,52 @@
+package app.kemdro.core.run;
+
+import java.time.LocalDateTime;
+
+/**
+ * Something that happened in the chair. Events are only ever added; what is now is their fold.
+ *
+ * @param id made by the device that reports it, so that one reported twice counts once
+ * @param at when it happened
+ * @param hands whose hands report it, or empty
+ * @param step the step it is about, or empty
+ * @param seconds minutes added to a step, as seconds
+ * @param mode the way to settle that the step was begun with (see the network's modes)
+ * @param text a reason, a note, or for {@link Type#UNDO} the id of the event taken back
+ */
+public record RunEvent(
+        String id, LocalDateTime at, String hands, Type type, String step, int seconds, int mode, String text) {
+
+    /** Stands between the id of a press and the hands for which it let a step begin by itself. */
+    private static final char FOLLOWS = '+';
+
+    /** The step that these hands begin by themselves because of this press. */
+    public RunEvent andStart(String otherHands, String nextStep, int nextMode) {
+        return new RunEvent(id + FOLLOWS + otherHands, at, otherHands, Type.START, nextStep, 0, nextMode, "");
+    }
+
+    /** The id of the press this event came from; its own where it is a press. */
+    public String root() {
+        int at = id.indexOf(FOLLOWS);
+        return at < 0 ? id : id.substring(0, at);
+    }
+
+    /** What can happen. */
+    public enum Type {
+        /** The performer sits down. */
+        BEGIN,
+        START,
+        FINISH,
+        /** The artist looked: the film is clear. */
+        CLEAR,
+        /** The artist looked: the film needs longer. */
+        NOT_YET,
+        SKIP,
+        ADD,
+        BREAK,
+        BACK,
+        NOTE,
+        UNDO,
+        /** The performer leaves the chair. */
+        END
+    }
+}

@@ -1,0 +1,19 @@
+package app.kemdro.web;
+
+import java.time.Clock;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.context.annotation.Bean;
+
+/** Starts Kemdro. */
+@SpringBootApplication
+public class KemdroApplication {
+    public static void main(String[] args) {
+        SpringApplication.run(KemdroApplication.class, args);
+    }
+
+    @Bean
+    Clock clock() {
+        return Clock.systemDefaultZone();
+    }
+}

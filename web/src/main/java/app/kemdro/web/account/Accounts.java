@@ -1,0 +1,68 @@
+package app.kemdro.web.account;
+
+import java.util.List;
+import java.util.Locale;
+import org.springframework.security.core.userdetails.User;
+import org.springframework.security.core.userdetails.UserDetails;
+import org.springframework.security.core.userdetails.UserDetailsService;
+import org.springframework.security.core.userdetails.UsernameNotFoundException;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps accounts and checks what a new one must satisfy. */
+@Service
+public class Accounts implements UserDetailsService {
+    private static final int SHORTEST_PASSWORD = 8;
+
+    private final AccountRepository repository;
+    private final PasswordEncoder passwords;
+
+    Accounts(AccountRepository repository, PasswordEncoder passwords) {
+        this.repository = repository;
+        this.passwords = passwords;
+    }
+
+    @Override
+    public UserDetails loadUserByUsername(String name) {
+        Account account = repository
+                .findByName(name.strip().toLowerCase(Locale.ROOT))
+                .orElseThrow(() -> new UsernameNotFoundException("No such account"));
+        return User.withUsername(account.getName())
+                .password(account.getPasswordHash())
+                .roles(account.getRole().name())
+                .build();
+    }
+
+    public boolean isEmpty() {
+        return repository.count() == 0;
+    }
+
+    public List<Account> all() {
+        return repository.findAllByOrderByName();
+    }
+
+    /**
+     * Adds an account.
+     *
+     * @throws IllegalArgumentException saying what is wrong with the name or the password
+     */
+    @Transactional
+    public void add(String name, String displayName, String password, Account.Role role) {
+        String key = name.strip().toLowerCase(Locale.ROOT);
+        if (!key.matches("[a-z0-9._-]{2,40}")) {
+            throw new IllegalArgumentException(
+                    "The sign-in name takes 2 to 40 letters, digits, dots or dashes; write it without spaces.");
+        }
+        if (displayName.isBlank() || displayName.length() > 80) {
+            throw new IllegalArgumentException("Say the name people call this person, up to 80 letters.");
+        }
+        if (password.length() < SHORTEST_PASSWORD || password.length() > 100) {
+            throw new IllegalArgumentException("The password needs 8 to 100 characters.");
+        }
+        if (repository.findByName(key).isPresent()) {
+            throw new IllegalArgumentException("Somebody already signs in as " + key + "; choose another name.");
+        }
+        repository.save(new Account(key, displayName.strip(), passwords.encode(password), role));
+    }
+}

@@ -1,0 +1,39 @@
+package app.kemdro.web.account;
+
+import app.kemdro.web.account.Account.Role;
+import java.util.List;
+import org.springframework.context.annotation.Profile;
+import org.springframework.stereotype.Component;
+
+/** The invented accounts of the demo, offered on its sign-in page. */
+@Component
+@Profile("demo")
+public class DemoAccounts {
+    /** One password for all: the demo holds nothing worth guarding. */
+    public static final String PASSWORD = "bell-founder";
+
+    private static final List<Offer> OFFERS = List.of(
+            new Offer("ines", "Ines Dorval", "leads: may everything", Role.LEAD),
+            new Offer("pell", "Pell Okonra", "hands: runs the chair, sees the plan", Role.HANDS),
+            new Offer("floor", "The floor", "sees the shelf only", Role.FLOOR));
+
+    private final Accounts accounts;
+
+    DemoAccounts(Accounts accounts) {
+        this.accounts = accounts;
+    }
+
+    /** An account as it is offered. */
+    public record Offer(String name, String displayName, String says, Role role) {}
+
+    public List<Offer> offers() {
+        return OFFERS;
+    }
+
+    /** Makes them if they are missing. */
+    public void ensure() {
+        if (accounts.isEmpty()) {
+            OFFERS.forEach(o -> accounts.add(o.name(), o.displayName(), PASSWORD, o.role()));
+        }
+    }
+}

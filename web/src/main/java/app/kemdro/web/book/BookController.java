@@ -1,0 +1,132 @@
+package app.kemdro.web.book;
+
+import app.kemdro.core.plan.PlannedStep;
+import app.kemdro.core.run.RunEvent;
+import app.kemdro.core.run.StepState;
+import app.kemdro.core.run.StepState.Status;
+import app.kemdro.core.schedule.Placed;
+import app.kemdro.web.chair.Run;
+import app.kemdro.web.chair.Runs;
+import app.kemdro.web.chair.Runs.Standing;
+import app.kemdro.web.job.Job;
+import app.kemdro.web.job.Jobs;
+import app.kemdro.web.plans.Words;
+import app.kemdro.web.room.Rooms;
+import java.time.Duration;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The book: what was planned beside what really happened. */
+@Controller
+class BookController {
+    private final Jobs jobs;
+    private final Runs runs;
+    private final Rooms rooms;
+
+    BookController(Jobs jobs, Runs runs, Rooms rooms) {
+        this.jobs = jobs;
+        this.runs = runs;
+        this.rooms = rooms;
+    }
+
+    /** One step, planned and actual; bars are minutes after chair-in. */
+    record Line(
+            int number,
+            String title,
+            String who,
+            String plannedAt,
+            String actualAt,
+            long planned,
+            long actual,
+            String over,
+            boolean late,
+            String status,
+            String reason,
+            double from,
+            double to,
+            double didFrom,
+            double didTo) {}
+
+    /** A note with its time. */
+    record Note(String hour, String hands, String text) {}
+
+    @GetMapping("/jobs/{id}/book")
+    String book(@PathVariable long id, @RequestParam Optional<Long> run, Model model) {
+        Job job = jobs.get(id);
+        rooms.open(model, job, "book");
+        List<Run> all = runs.of(id);
+        Optional<Run> shown = run.flatMap(
+                        r -> all.stream().filter(x -> x.id() == r).findFirst())
+                .or(() -> all.stream().findFirst());
+        model.addAttribute("runs", all);
+        shown.ifPresent(r -> fill(model, runs.standing(r)));
+        return "book/book";
+    }
+
+    private void fill(Model model, Standing s) {
+        List<Line> lines = new java.util.ArrayList<>();
+        for (Placed p : s.plan().schedule().placed()) {
+            lines.add(line(lines.size() + 1, s, s.plan().step(p.task()), p));
+        }
+        LocalDateTime began = s.run().beganAt();
+        Optional<LocalDateTime> last = s.state().steps().values().stream()
+                .map(StepState::ended)
+                .filter(java.util.Objects::nonNull)
+                .max(LocalDateTime::compareTo);
+        long planned = Math.round(s.plan().schedule().ready() / 60.0);
+        long took = last.map(t -> Duration.between(began, t).toMinutes()).orElse(0L);
+        model.addAttribute("shown", s.run());
+        model.addAttribute("lines", lines);
+        model.addAttribute("span", Math.max(planned, took) + 5);
+        model.addAttribute("day", Words.day(began));
+        model.addAttribute("began", Words.hour(began));
+        model.addAttribute("ended", last.map(Words::hour).orElse("–"));
+        model.addAttribute("plannedSpan", Words.span(planned));
+        model.addAttribute("tookSpan", last.isPresent() ? Words.span(took) : "–");
+        model.addAttribute("open", s.run().endedAt() == null);
+        model.addAttribute("difference", last.isPresent() ? Words.change(took - planned) : "");
+        model.addAttribute(
+                "notes",
+                s.state().notes().stream()
+                        .map(n -> new Note(Words.hour(n.at()), n.hands(), n.text()))
+                        .toList());
+        model.addAttribute("notYet", count(s, RunEvent.Type.NOT_YET));
+        model.addAttribute("skipped", count(s, RunEvent.Type.SKIP));
+    }
+
+    private static long count(Standing s, RunEvent.Type type) {
+        return s.state().events().stream().filter(e -> e.type() == type).count();
+    }
+
+    private static Line line(int number, Standing s, PlannedStep step, Placed p) {
+        StepState state = s.state().step(step.id());
+        long planned = Math.round((p.end() - p.start()) / 60.0);
+        boolean did = state.started() != null && state.ended() != null && state.status() == Status.DONE;
+        double from = did ? Duration.between(s.run().beganAt(), state.started()).getSeconds() / 60.0 : 0;
+        double to = did ? Duration.between(s.run().beganAt(), state.ended()).getSeconds() / 60.0 : 0;
+        long actual = did ? Math.round(to - from) : 0;
+        return new Line(
+                number,
+                step.titleWithPlace(),
+                state.hands().isEmpty() ? p.worker() == null ? "performer" : p.worker() : state.hands(),
+                Words.hour(s.plan().clock(p.start())),
+                did ? Words.hour(java.util.Objects.requireNonNull(state.started())) : "–",
+                planned,
+                actual,
+                did && actual != planned ? Words.change(actual - planned) : "",
+                did && actual > planned,
+                state.status().name().toLowerCase(Locale.ROOT),
+                state.reason(),
+                p.start() / 60.0,
+                p.end() / 60.0,
+                from,
+                to);
+    }
+}

@@ -1,0 +1,128 @@
+package app.kemdro.web.brief;
+
+import app.kemdro.core.look.Brief;
+import app.kemdro.core.look.Brief.Skill;
+import app.kemdro.core.method.Trade;
+import app.kemdro.core.plan.BriefCheck;
+import app.kemdro.core.plan.Plan;
+import app.kemdro.core.plan.Problem;
+import app.kemdro.web.chair.Runs;
+import app.kemdro.web.figure.FigureModel;
+import app.kemdro.web.figure.FigureModel.Tint;
+import app.kemdro.web.job.Job;
+import app.kemdro.web.job.Jobs;
+import app.kemdro.web.plans.Plans;
+import app.kemdro.web.plans.Words;
+import app.kemdro.web.room.Json;
+import app.kemdro.web.room.Rooms;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** The brief: character, performer, crew, room, call and what the costume covers. */
+@Controller
+class BriefController {
+    private final Jobs jobs;
+    private final Plans plans;
+    private final Rooms rooms;
+    private final Runs runs;
+    private final Trade trade;
+    private final Json json;
+    private final Clock clock;
+
+    BriefController(Jobs jobs, Plans plans, Rooms rooms, Runs runs, Trade trade, Json json, Clock clock) {
+        this.jobs = jobs;
+        this.plans = plans;
+        this.rooms = rooms;
+        this.runs = runs;
+        this.trade = trade;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    @GetMapping("/jobs/new")
+    String blank(Model model) {
+        return show(model, BriefForm.blank(LocalDate.now(clock)));
+    }
+
+    @PostMapping("/jobs/new")
+    String create(@ModelAttribute("form") BriefForm form, Model model) {
+        Optional<Brief> brief = read(form, model);
+        if (brief.isEmpty()) {
+            return show(model, form);
+        }
+        Job job = jobs.add(new Job(
+                form.getTitle().strip(),
+                form.getProduction().strip(),
+                form.getIdea().strip(),
+                brief.get()));
+        return "redirect:/jobs/" + job.id() + "/look";
+    }
+
+    @GetMapping("/jobs/{id}/brief")
+    String brief(@PathVariable long id, Model model) {
+        Job job = jobs.get(id);
+        rooms.open(model, job, "brief");
+        return show(model, BriefForm.of(job));
+    }
+
+    @PostMapping("/jobs/{id}/brief")
+    String change(
+            @PathVariable long id, @ModelAttribute("form") BriefForm form, Model model, RedirectAttributes after) {
+        Job job = jobs.get(id);
+        runs.refuseWhileRunning(id);
+        Optional<Brief> brief = read(form, model);
+        if (brief.isEmpty()) {
+            rooms.open(model, job, "brief");
+            return show(model, form);
+        }
+        Optional<Plan> before = plans.of(job).plan();
+        Job stored = jobs.change(
+                id,
+                j -> j.describe(
+                        form.getTitle().strip(),
+                        form.getProduction().strip(),
+                        form.getIdea().strip(),
+                        brief.get()));
+        after.addFlashAttribute(
+                Rooms.CHANGE, Words.changed(before, plans.of(stored).plan()));
+        return "redirect:/jobs/" + id + "/brief";
+    }
+
+    /** The brief, if it can be meant; otherwise the model says what is wrong. */
+    private Optional<Brief> read(BriefForm form, Model model) {
+        BriefForm.Reading reading = form.read();
+        Optional<Brief> brief = reading.brief();
+        model.addAttribute("wrong", reading.wrong());
+        List<Problem> problems = brief.map(BriefCheck::problems).orElse(List.of());
+        model.addAttribute("refusals", problems);
+        return problems.isEmpty() ? brief : Optional.empty();
+    }
+
+    private String show(Model model, BriefForm form) {
+        form.fillCrew();
+        model.addAttribute("form", form);
+        model.addAttribute("skills", Skill.values());
+        model.addAttribute("reactions", trade.materials().reactions());
+        model.addAttribute("zones", trade.body().zones());
+        Set<String> covers = Set.copyOf(form.getCovers());
+        model.addAttribute(
+                "figure",
+                json.text(FigureModel.of(
+                        trade.body(), Set.of(), z -> covers.contains(z) ? new Tint("cover", "covered") : Tint.NONE)));
+        if (!model.containsAttribute("wrong")) {
+            model.addAttribute("wrong", java.util.Map.of());
+            model.addAttribute("refusals", List.of());
+        }
+        return "brief/brief";
+    }
+}

@@ -1,0 +1,276 @@
+package app.kemdro.web.chair;
+
+import app.kemdro.core.plan.Plan;
+import app.kemdro.core.plan.PlannedStep;
+import app.kemdro.core.run.Chair;
+import app.kemdro.core.run.LiveFilm;
+import app.kemdro.core.run.RunEvent;
+import app.kemdro.core.run.StepState;
+import app.kemdro.core.run.StepState.Status;
+import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.Rest;
+import app.kemdro.core.schedule.Schedule;
+import app.kemdro.web.chair.Runs.Standing;
+import app.kemdro.web.plans.Words;
+import app.kemdro.web.ribbon.Ribbon;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Everything the chair screen shows. Times are epoch milliseconds, so that the device's own clock can count between
+ * answers.
+ *
+ * @param hands what each pair of hands does now and next
+ * @param clocks films that are open, the ones to look at first coming first
+ * @param zones state of each zone that has one, as a word
+ */
+record ChairView(
+        long now,
+        long call,
+        String callText,
+        long ready,
+        String readyText,
+        long inHand,
+        String inHandText,
+        boolean ended,
+        boolean allDone,
+        boolean onBreak,
+        @Nullable Long breakUntil,
+        @Nullable Upcoming rest,
+        List<Hands> hands,
+        List<Clock> clocks,
+        Map<String, String> zones,
+        Ribbon ribbon,
+        int done,
+        int steps,
+        List<String> notes) {
+
+    /** One pair of hands. */
+    record Hands(
+            String name,
+            @Nullable Now running,
+            @Nullable Now upcoming,
+            @Nullable String waitsFor,
+            @Nullable Upcoming next,
+            boolean canTakeBack) {}
+
+    /** A step at or before hands. */
+    record Now(
+            String step,
+            String title,
+            String where,
+            String look,
+            String performer,
+            List<String> cautions,
+            long from,
+            long until,
+            @Nullable Long closes,
+            @Nullable String closesSays) {}
+
+    /** Something later, in short. */
+    record Upcoming(String title, String hour, long at) {}
+
+    /** A drying clock. */
+    record Clock(
+            String step,
+            String where,
+            String material,
+            String state,
+            String look,
+            long laid,
+            @Nullable Long tacky,
+            @Nullable Long closes,
+            long clear,
+            boolean confirmed) {}
+
+    static ChairView of(Standing standing, LocalDateTime now) {
+        return new Maker(standing, now).view();
+    }
+
+    private static final class Maker {
+        private final Standing standing;
+        private final Plan plan;
+        private final Schedule schedule;
+        private final Chair chair;
+        private final LocalDateTime now;
+
+        Maker(Standing standing, LocalDateTime now) {
+            this.standing = standing;
+            this.plan = standing.plan().with(standing.schedule());
+            this.schedule = standing.schedule();
+            this.chair = new Chair(standing.plan(), standing.state());
+            this.now = now;
+        }
+
+        ChairView view() {
+            long minutes = Words.minutesInHand(plan);
+            List<Clock> clocks = clocks();
+            boolean pause = standing.state().onBreak();
+            return new ChairView(
+                    millis(now),
+                    millis(plan.brief().call()),
+                    Words.hour(plan.brief().call()),
+                    millis(plan.ready()),
+                    Words.ready(plan.ready()),
+                    minutes,
+                    Words.inHand(minutes),
+                    standing.run().endedAt() != null,
+                    Runs.allDone(standing),
+                    pause,
+                    pause ? breakEnd() : null,
+                    rest().orElse(null),
+                    plan.network().workers().stream().map(w -> hands(w.id())).toList(),
+                    clocks,
+                    zones(clocks),
+                    Ribbon.of(plan, null),
+                    (int) standing.state().steps().values().stream()
+                            .filter(s -> s.status() == Status.DONE || s.status() == Status.SKIPPED)
+                            .count(),
+                    plan.steps().size(),
+                    standing.state().notes().stream().map(RunEvent::text).toList());
+        }
+
+        private Long breakEnd() {
+            var pauses = standing.state().pauses();
+            return millis(pauses.get(pauses.size() - 1)
+                    .from()
+                    .plusSeconds(plan.network().breaks().length()));
+        }
+
+        private Optional<Upcoming> rest() {
+            int second = second(now);
+            return schedule.rests().stream()
+                    .filter(r -> r.end() > second)
+                    .filter(r -> standing.state().pauses().stream().noneMatch(p -> second(p.from()) == r.start()))
+                    .findFirst()
+                    .map(r -> new Upcoming("break", Words.hour(plan.clock(r.start())), millis(plan.clock(r.start()))));
+        }
+
+        private Hands hands(String name) {
+            Optional<String> running = standing.state().runningBy(name);
+            List<Placed> ahead = chair.ahead(schedule, name);
+            Optional<Placed> first = ahead.stream().findFirst();
+            boolean idle = running.isEmpty();
+            Optional<Placed> next = idle ? ahead.stream().skip(1).findFirst() : first;
+            return new Hands(
+                    name,
+                    running.map(this::running).orElse(null),
+                    idle ? first.map(this::upcoming).orElse(null) : null,
+                    idle ? first.flatMap(this::waits).orElse(null) : null,
+                    next.map(p -> new Upcoming(
+                                    plan.step(p.task()).titleWithPlace(),
+                                    Words.hour(plan.clock(p.start())),
+                                    millis(plan.clock(p.start()))))
+                            .orElse(null),
+                    standing.state().lastBy(name).isPresent());
+        }
+
+        private Optional<String> waits(Placed next) {
+            int second = second(now);
+            Optional<Rest> rest = schedule.rests().stream()
+                    .filter(r -> r.end() == next.start() && r.start() <= second + 60)
+                    .findFirst();
+            if (rest.isPresent()) {
+                return Optional.of("a break is due");
+            }
+            return chair.waitsFor(schedule, next)
+                    .map(s -> s.material().map(m -> m.name()).orElse("film") + " on " + s.where() + " to be ready")
+                    .or(() -> next.start() > second + 20
+                            ? Optional.of("the zone or other hands to be free")
+                            : Optional.empty());
+        }
+
+        private Now running(String id) {
+            StepState s = standing.state().step(id);
+            Placed p = schedule.of(id);
+            LocalDateTime began = s.started() == null ? now : s.started();
+            return step(plan.step(id), millis(began), millis(plan.clock(p.end())), p);
+        }
+
+        private Now upcoming(Placed p) {
+            return step(plan.step(p.task()), millis(plan.clock(p.start())), millis(plan.clock(p.end())), p);
+        }
+
+        private Now step(PlannedStep step, long from, long until, Placed placed) {
+            Optional<Long> window = window(step);
+            return new Now(
+                    step.id(),
+                    step.title(),
+                    step.where(),
+                    step.lookFor(),
+                    step.template().performer(),
+                    step.technique().cautions(),
+                    from,
+                    until,
+                    window.orElse(null),
+                    window.map(w -> "begin before it closes, or lay it again").orElse(null));
+        }
+
+        /** When the window in which this step must begin closes, if it has one that is open. */
+        private Optional<Long> window(PlannedStep step) {
+            return plan.network().lags().stream()
+                    .filter(l -> l.to().equals(step.id()))
+                    .filter(l -> standing.state().step(l.from()).status() == Status.DONE)
+                    .map(l -> {
+                        Placed from = schedule.of(l.from());
+                        int closes = switch (l.kind()) {
+                            case FRESH -> Math.min(from.usable(), from.closes());
+                            case USABLE -> from.closes();
+                            default -> Integer.MAX_VALUE;
+                        };
+                        int opens =
+                                l.kind() == app.kemdro.core.schedule.Lag.Kind.USABLE ? from.usable() : from.settled();
+                        return l.within() == null ? closes : Math.min(closes, opens + l.within());
+                    })
+                    .filter(second -> second < app.kemdro.core.schedule.Task.Mode.NEVER)
+                    .min(Integer::compareTo)
+                    .filter(second -> standing.state().step(step.id()).status() == Status.WAITING)
+                    .map(second -> millis(plan.clock(second)));
+        }
+
+        private List<Clock> clocks() {
+            List<Clock> clocks = new ArrayList<>();
+            for (LiveFilm film : chair.films(now)) {
+                PlannedStep step = film.step();
+                clocks.add(new Clock(
+                        step.id(),
+                        step.where(),
+                        step.material().map(m -> m.name()).orElse(""),
+                        film.at(now).name().toLowerCase(Locale.ROOT),
+                        step.material().map(m -> m.lookFor()).orElse(""),
+                        millis(film.laid()),
+                        film.tacky() == null ? null : millis(film.tacky()),
+                        film.closes() == null ? null : millis(film.closes()),
+                        millis(film.clear()),
+                        film.confirmed()));
+            }
+            return clocks;
+        }
+
+        private Map<String, String> zones(List<Clock> clocks) {
+            Map<String, String> zones = new LinkedHashMap<>();
+            List<LiveFilm> films = chair.films(now);
+            for (int k = films.size() - 1; k >= 0; k--) {
+                String state = films.get(k).at(now).name().toLowerCase(Locale.ROOT);
+                films.get(k).zones().forEach(z -> zones.put(z, state));
+            }
+            return zones;
+        }
+
+        private int second(LocalDateTime at) {
+            return (int) ChronoUnit.SECONDS.between(plan.chairIn(), at);
+        }
+
+        private static long millis(LocalDateTime at) {
+            return at.atZone(ZoneId.systemDefault()).toInstant().toEpochMilli();
+        }
+    }
+}

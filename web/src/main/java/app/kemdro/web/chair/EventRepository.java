@@ -1,0 +1,12 @@
+package app.kemdro.web.chair;
+
+import java.util.List;
+import org.springframework.data.repository.Repository;
+
+interface EventRepository extends Repository<EventRow, Long> {
+    List<EventRow> findAllByRunIdOrderBySeq(long runId);
+
+    boolean existsByRunIdAndEventId(long runId, String eventId);
+
+    EventRow saveAndFlush(EventRow row);
+}

@@ -1,0 +1,14 @@
+package app.kemdro.web.chair;
+
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.ResponseStatus;
+
+/** Something was asked of a run that cannot be, said so that a person can act on it. */
+@ResponseStatus(HttpStatus.CONFLICT)
+public final class NotPossible extends RuntimeException {
+    private static final long serialVersionUID = 1L;
+
+    NotPossible(String message) {
+        super(message);
+    }
+}

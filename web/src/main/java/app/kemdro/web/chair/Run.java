@@ -1,0 +1,64 @@
+package app.kemdro.web.chair;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.Lob;
+import java.time.LocalDateTime;
+import org.jspecify.annotations.Nullable;
+
+/** One morning in the chair. */
+@Entity
+public class Run {
+    @Id
+    @GeneratedValue(strategy = GenerationType.IDENTITY)
+    private @Nullable Long id;
+
+    private long jobId;
+    private LocalDateTime beganAt = LocalDateTime.MIN;
+    private @Nullable LocalDateTime endedAt;
+
+    /** The schedule people have in mind now, as JSON. */
+    @Lob
+    private String standing = "";
+
+    protected Run() {}
+
+    Run(long jobId, LocalDateTime beganAt, String standing) {
+        this.jobId = jobId;
+        this.beganAt = beganAt;
+        this.standing = standing;
+    }
+
+    public long id() {
+        if (id == null) {
+            throw new IllegalStateException("The run is not stored yet");
+        }
+        return id;
+    }
+
+    public long jobId() {
+        return jobId;
+    }
+
+    public LocalDateTime beganAt() {
+        return beganAt;
+    }
+
+    public @Nullable LocalDateTime endedAt() {
+        return endedAt;
+    }
+
+    String standing() {
+        return standing;
+    }
+
+    void stand(String standing) {
+        this.standing = standing;
+    }
+
+    void end(LocalDateTime at) {
+        this.endedAt = at;
+    }
+}

@@ -1,0 +1,13 @@
+package app.kemdro.web.chair;
+
+import java.util.List;
+import java.util.Optional;
+import org.springframework.data.repository.Repository;
+
+interface RunRepository extends Repository<Run, Long> {
+    Optional<Run> findById(long id);
+
+    List<Run> findAllByJobIdOrderByIdDesc(long jobId);
+
+    Run saveAndFlush(Run run);
+}

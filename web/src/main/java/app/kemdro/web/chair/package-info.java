@@ -1,0 +1,5 @@
+/** The run, live. */
+@NullMarked
+package app.kemdro.web.chair;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,92 @@
+package app.kemdro.web.demo;
+
+import app.kemdro.core.plan.Plan;
+import app.kemdro.core.run.RunEvent;
+import app.kemdro.core.run.RunEvent.Type;
+import app.kemdro.core.schedule.Lag;
+import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.Rest;
+import app.kemdro.web.chair.Runs;
+import app.kemdro.web.job.Job;
+import app.kemdro.web.job.Jobs;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.SplittableRandom;
+
+/** A morning that was never held, so that the demo's book has something in it: the plan's order, other durations. */
+final class Rehearsed {
+    private Rehearsed() {}
+
+    static void store(Runs runs, Jobs jobs, Job job, String account) {
+        LocalDateTime began = job.brief().chairIn().orElseThrow().plusMinutes(2);
+        Plan plan = runs.planAt(job, began);
+        runs.storeFinished(job.id(), began, morning(plan), account);
+    }
+
+    private static List<RunEvent> morning(Plan plan) {
+        SplittableRandom random = new SplittableRandom(7);
+        List<RunEvent> events = new ArrayList<>();
+        Map<String, Integer> free = new HashMap<>();
+        Map<String, Integer> end = new HashMap<>();
+        int late = 0;
+        int rested = 0;
+        for (Placed p : plan.schedule().placed()) {
+            for (Rest rest : plan.schedule().rests()) {
+                if (rested <= plan.schedule().rests().indexOf(rest) && p.start() >= rest.end()) {
+                    rested++;
+                    events.add(event(plan, "break-" + rested, late, "", Type.BREAK, "", ""));
+                    late += rest.end() - rest.start();
+                    events.add(event(plan, "back-" + rested, late, "", Type.BACK, "", ""));
+                    int back = late;
+                    free.replaceAll((hands, at) -> Math.max(at, back));
+                }
+            }
+            String hands = p.worker() == null ? "" : p.worker();
+            int start = free.getOrDefault(hands, 0);
+            for (Lag lag : plan.network().lags()) {
+                if (lag.to().equals(p.task()) && end.containsKey(lag.from())) {
+                    Placed from = plan.schedule().of(lag.from());
+                    int wait = switch (lag.kind()) {
+                        case END, FRESH -> 0;
+                        case USABLE -> from.usable() - from.end();
+                        case SETTLED -> from.settled() - from.end();
+                    };
+                    start = Math.max(start, end.get(lag.from()) + wait);
+                }
+            }
+            int length = (int) ((p.end() - p.start()) * Math.exp(0.16 * random.nextGaussian() + 0.03));
+            events.add(event(plan, "start-" + events.size(), start, hands, Type.START, p.task(), ""));
+            events.add(event(plan, "finish-" + events.size(), start + length, hands, Type.FINISH, p.task(), ""));
+            end.put(p.task(), start + length);
+            free.put(hands, start + length);
+            late = Math.max(late, start + length);
+        }
+        events.add(event(
+                plan,
+                "note-1",
+                late - 600,
+                "Ines",
+                Type.NOTE,
+                "",
+                "Left cheek edge: third coat would have paid for itself."));
+        events.add(event(
+                plan,
+                "note-2",
+                late - 120,
+                "Pell",
+                Type.NOTE,
+                "",
+                "Hands photographed flat and clenched for the match."));
+        events.add(event(plan, "end", late + 60, "", Type.END, "", ""));
+        events.sort(java.util.Comparator.comparing(RunEvent::at));
+        return events;
+    }
+
+    private static RunEvent event(Plan plan, String id, int second, String hands, Type type, String step, String text) {
+        int mode = step.isEmpty() ? 0 : plan.schedule().of(step).mode();
+        return new RunEvent(id, plan.clock(second), hands, type, step, 0, mode, text);
+    }
+}

@@ -1,0 +1,158 @@
+package app.kemdro.web.exchange;
+
+import app.kemdro.core.look.Brief;
+import app.kemdro.core.method.Trade;
+import app.kemdro.core.plan.Plan;
+import app.kemdro.core.plan.PlannedStep;
+import app.kemdro.core.schedule.Placed;
+import app.kemdro.web.chair.Runs;
+import app.kemdro.web.job.Job;
+import app.kemdro.web.job.Jobs;
+import app.kemdro.web.plans.Plans;
+import app.kemdro.web.plans.Words;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Locale;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Jobs and runs out as JSON, steps out as CSV, jobs in as JSON. */
+@Controller
+class ExchangeController {
+    private final Jobs jobs;
+    private final Runs runs;
+    private final Plans plans;
+    private final Trade trade;
+    private final JobReader reader;
+    private final JsonMapper mapper;
+
+    ExchangeController(Jobs jobs, Runs runs, Plans plans, Trade trade, JobReader reader, JsonMapper mapper) {
+        this.jobs = jobs;
+        this.runs = runs;
+        this.plans = plans;
+        this.trade = trade;
+        this.reader = reader;
+        this.mapper =
+                mapper.rebuild().enable(SerializationFeature.INDENT_OUTPUT).build();
+    }
+
+    @GetMapping("/jobs/{id}/export.json")
+    ResponseEntity<byte[]> json(@PathVariable long id) {
+        Job job = jobs.get(id);
+        return file(job, "json", MediaType.APPLICATION_JSON, mapper.writeValueAsString(file(job)));
+    }
+
+    private JobFile file(Job job) {
+        Brief b = job.brief();
+        return new JobFile(
+                JobFile.FORMAT,
+                JobFile.VERSION,
+                job.title(),
+                job.production(),
+                job.idea(),
+                new JobFile.Performer(
+                        b.performer().name(),
+                        b.performer().heightCm(),
+                        b.performer().weightKg(),
+                        b.performer().headCm(),
+                        b.performer().reactsTo().stream().sorted().toList()),
+                b.call(),
+                b.chairIn().orElse(null),
+                new JobFile.Room(
+                        b.room().temperatureC(),
+                        b.room().humidityPercent(),
+                        b.room().dryers()),
+                b.crew().stream()
+                        .map(h -> new JobFile.Hands(h.name(), h.skill(), h.from(), h.until()))
+                        .toList(),
+                trade.body().sorted(b.costumeCovers()),
+                b.costumeMinutes(),
+                b.selfApplied(),
+                job.look().entries().stream()
+                        .map(e -> new JobFile.Entry(e.id(), e.techniqueId(), e.zones(), e.coats()))
+                        .toList(),
+                runs.of(job.id()).stream()
+                        .map(r -> new JobFile.Happened(r.beganAt(), r.endedAt(), runs.eventsOf(r)))
+                        .toList());
+    }
+
+    @GetMapping("/jobs/{id}/steps.csv")
+    ResponseEntity<byte[]> csv(@PathVariable long id) throws IOException {
+        Job job = jobs.get(id);
+        StringBuilder text = new StringBuilder();
+        try (CSVPrinter csv = new CSVPrinter(
+                text,
+                CSVFormat.RFC4180
+                        .builder()
+                        .setHeader("number", "begins", "ends", "dry", "hands", "step", "zones", "material", "look_for")
+                        .get())) {
+            List<Plan> plan = plans.of(job).plan().stream().toList();
+            for (Plan p : plan) {
+                int number = 1;
+                for (Placed placed : p.schedule().placed()) {
+                    row(csv, number++, p, placed);
+                }
+            }
+        }
+        return file(job, "csv", new MediaType("text", "csv", StandardCharsets.UTF_8), text.toString());
+    }
+
+    private static void row(CSVPrinter csv, int number, Plan plan, Placed p) throws IOException {
+        PlannedStep step = plan.step(p.task());
+        csv.printRecord(
+                number,
+                Words.hour(plan.clock(p.start())),
+                Words.hour(plan.clock(p.end())),
+                Words.hour(plan.clock(p.settled())),
+                harmless(p.worker() == null ? "performer" : p.worker()),
+                harmless(step.title()),
+                String.join(" ", step.zones()),
+                step.material().map(m -> m.name()).orElse(""),
+                step.lookFor());
+    }
+
+    /** A cell that a spreadsheet would take for a formula is made plain text. */
+    private static String harmless(String cell) {
+        return !cell.isEmpty() && "=+-@\t\r".indexOf(cell.charAt(0)) >= 0 ? "'" + cell : cell;
+    }
+
+    private static ResponseEntity<byte[]> file(Job job, String ending, MediaType type, String text) {
+        String name = job.title().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+        return ResponseEntity.ok()
+                .contentType(type)
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "." + ending + "\"")
+                .body(text.getBytes(StandardCharsets.UTF_8));
+    }
+
+    @GetMapping("/import")
+    String form() {
+        return "exchange/import";
+    }
+
+    @PostMapping("/import")
+    String take(@RequestParam MultipartFile file, Model model) throws IOException {
+        try {
+            if (file.isEmpty()) {
+                throw new Unreadable("Choose a file first.");
+            }
+            Job job = reader.read(new String(file.getBytes(), StandardCharsets.UTF_8));
+            return "redirect:/jobs/" + jobs.add(job).id() + "/brief";
+        } catch (Unreadable wrong) {
+            model.addAttribute("wrong", wrong.getMessage());
+            return "exchange/import";
+        }
+    }
+}

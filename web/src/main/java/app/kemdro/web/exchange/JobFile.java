@@ -1,0 +1,58 @@
+package app.kemdro.web.exchange;
+
+import app.kemdro.core.look.Brief.Skill;
+import app.kemdro.core.run.RunEvent;
+import java.time.LocalDateTime;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A job as a file: format "kemdro-job", version 1. Times are local, without a zone, as they are said in the room.
+ *
+ * @param runs what happened, written on export and left aside on import
+ */
+record JobFile(
+        @Nullable String format,
+        @Nullable Integer version,
+        @Nullable String title,
+        @Nullable String production,
+        @Nullable String idea,
+        @Nullable Performer performer,
+        @Nullable LocalDateTime call,
+        @Nullable LocalDateTime chairIn,
+        @Nullable Room room,
+        @Nullable List<Hands> crew,
+        @Nullable List<String> costumeCovers,
+        @Nullable Integer costumeMinutes,
+        @Nullable Boolean selfApplied,
+        @Nullable List<Entry> look,
+        @Nullable List<Happened> runs) {
+    static final String FORMAT = "kemdro-job";
+    static final int VERSION = 1;
+
+    record Performer(
+            @Nullable String name,
+            @Nullable Integer heightCm,
+            @Nullable Integer weightKg,
+            @Nullable Double headCm,
+            @Nullable List<String> reactsTo) {}
+
+    record Room(
+            @Nullable Double temperatureC,
+            @Nullable Double humidityPercent,
+            @Nullable Integer dryers) {}
+
+    record Hands(
+            @Nullable String name,
+            @Nullable Skill skill,
+            @Nullable LocalDateTime from,
+            @Nullable LocalDateTime until) {}
+
+    record Entry(
+            @Nullable String id,
+            @Nullable String technique,
+            @Nullable List<String> zones,
+            @Nullable Integer coats) {}
+
+    record Happened(LocalDateTime began, @Nullable LocalDateTime ended, List<RunEvent> events) {}
+}

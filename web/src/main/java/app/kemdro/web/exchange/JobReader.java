@@ -1,0 +1,201 @@
+package app.kemdro.web.exchange;
+
+import app.kemdro.core.look.Brief;
+import app.kemdro.core.look.Look;
+import app.kemdro.core.look.LookEntry;
+import app.kemdro.core.method.Technique;
+import app.kemdro.core.method.Trade;
+import app.kemdro.core.plan.BriefCheck;
+import app.kemdro.core.plan.Problem;
+import app.kemdro.web.job.Job;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.StreamReadConstraints;
+import tools.jackson.core.json.JsonFactory;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Reads a job file strictly: nothing is guessed, nothing half is kept, and every complaint says where. */
+@Component
+class JobReader {
+    private static final int DEEPEST = 20;
+    private static final int MOST_ENTRIES = 200;
+
+    private final Trade trade;
+    private final JsonMapper mapper = JsonMapper.builder(JsonFactory.builder()
+                    .streamReadConstraints(StreamReadConstraints.builder()
+                            .maxNestingDepth(DEEPEST)
+                            .maxStringLength(20_000)
+                            .build())
+                    .build())
+            .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+            .build();
+
+    JobReader(Trade trade) {
+        this.trade = trade;
+    }
+
+    /**
+     * Turns the text of a file into a job that is not stored yet.
+     *
+     * @throws Unreadable saying what is wrong and where
+     */
+    Job read(String text) {
+        JobFile file = parse(text);
+        if (!JobFile.FORMAT.equals(file.format())) {
+            throw new Unreadable("This is no Kemdro job: \"format\" must be \"" + JobFile.FORMAT + "\".");
+        }
+        if (!Objects.equals(file.version(), JobFile.VERSION)) {
+            throw new Unreadable(
+                    "This Kemdro reads version " + JobFile.VERSION + " of the job format; the file says version "
+                            + file.version() + ". Export it again from the Kemdro that made it.");
+        }
+        Brief brief = brief(file);
+        List<Problem> problems = BriefCheck.problems(brief);
+        if (!problems.isEmpty()) {
+            throw new Unreadable(problems.get(0).what() + " " + problems.get(0).remedy());
+        }
+        Job job = new Job(
+                text("title", file.title(), 80),
+                optional("production", file.production(), 80),
+                optional("idea", file.idea(), 600),
+                brief);
+        job.setLook(look(file.look() == null ? List.of() : file.look()));
+        return job;
+    }
+
+    private JobFile parse(String text) {
+        try {
+            JobFile file = mapper.readValue(text, JobFile.class);
+            if (file == null) {
+                throw new Unreadable("The file is empty.");
+            }
+            return file;
+        } catch (JacksonException e) {
+            var at = e.getLocation();
+            String where = at == null || at.getLineNr() < 1
+                    ? ""
+                    : " in line " + at.getLineNr() + ", column " + at.getColumnNr();
+            String first = e.getOriginalMessage() == null
+                    ? "not JSON"
+                    : e.getOriginalMessage().lines().findFirst().orElse("not JSON");
+            String said = first.replaceAll("\\(?(for )?(class|type) [\\w.$`\\[\\]<>, ]+\\)?", "")
+                    .strip();
+            throw new Unreadable("The file cannot be read" + where + ": " + said + " Nothing was imported.");
+        }
+    }
+
+    private Brief brief(JobFile file) {
+        JobFile.Performer who = needed("performer", file.performer());
+        JobFile.Room room = needed("room", file.room());
+        List<Brief.Hands> crew = new ArrayList<>();
+        for (JobFile.Hands h : needed("crew", file.crew())) {
+            String at = "crew[" + crew.size() + "]";
+            if (h == null) {
+                throw new Unreadable(at + " is empty.");
+            }
+            crew.add(new Brief.Hands(
+                    text(at + ".name", h.name(), 40),
+                    needed(at + ".skill", h.skill()),
+                    needed(at + ".from", h.from()),
+                    needed(at + ".until", h.until())));
+        }
+        return new Brief(
+                needed("call", file.call()),
+                Optional.ofNullable(file.chairIn()),
+                new Brief.Performer(
+                        text("performer.name", who.name(), 80),
+                        who.heightCm() == null ? 0 : who.heightCm(),
+                        who.weightKg() == null ? 0 : who.weightKg(),
+                        who.headCm() == null ? 0 : who.headCm(),
+                        reactions(who.reactsTo())),
+                crew,
+                new Brief.Room(
+                        needed("room.temperatureC", room.temperatureC()),
+                        needed("room.humidityPercent", room.humidityPercent()),
+                        room.dryers() == null ? 0 : room.dryers()),
+                zones("costumeCovers", file.costumeCovers() == null ? List.of() : file.costumeCovers()),
+                file.costumeMinutes() == null ? 0 : file.costumeMinutes(),
+                Boolean.TRUE.equals(file.selfApplied()));
+    }
+
+    private Set<String> reactions(@Nullable List<String> ids) {
+        Set<String> known = new HashSet<>();
+        trade.materials().reactions().forEach(r -> known.add(r.id()));
+        for (String id : ids == null ? List.<String>of() : ids) {
+            if (!known.contains(id)) {
+                throw new Unreadable("performer.reactsTo: '" + id + "' is not known here; known are "
+                        + String.join(", ", known.stream().sorted().toList()) + ".");
+            }
+        }
+        return ids == null ? Set.of() : new LinkedHashSet<>(ids);
+    }
+
+    private Look look(List<JobFile.Entry> entries) {
+        if (entries.size() > MOST_ENTRIES) {
+            throw new Unreadable("look has " + entries.size() + " entries; " + MOST_ENTRIES + " is the most.");
+        }
+        List<LookEntry> look = new ArrayList<>();
+        Set<String> ids = new HashSet<>();
+        for (JobFile.Entry e : entries) {
+            String at = "look[" + look.size() + "]";
+            if (e == null) {
+                throw new Unreadable(at + " is empty.");
+            }
+            String id = text(at + ".id", e.id(), 60);
+            if (!id.matches("[A-Za-z0-9._-]+")) {
+                throw new Unreadable(at + ".id may hold letters, digits, dots and dashes only.");
+            }
+            if (!ids.add(id)) {
+                throw new Unreadable(at + ".id: '" + id + "' stands twice; give each entry its own.");
+            }
+            String technique = text(at + ".technique", e.technique(), 60);
+            if (!trade.has(technique)) {
+                throw new Unreadable(at + ".technique: '" + technique + "' is not known here.");
+            }
+            Technique known = trade.technique(technique);
+            Set<String> zones = zones(at + ".zones", needed(at + ".zones", e.zones()));
+            zones.stream().filter(z -> !known.zones().contains(z)).findFirst().ifPresent(z -> {
+                throw new Unreadable(at + ".zones: " + known.name() + " cannot be used on '" + z + "'.");
+            });
+            look.add(new LookEntry(id, technique, List.copyOf(zones), e.coats() == null ? 0 : e.coats()));
+        }
+        return new Look(look);
+    }
+
+    private Set<String> zones(String at, List<String> ids) {
+        for (String id : ids) {
+            if (id == null || !trade.body().has(id)) {
+                throw new Unreadable(at + ": '" + id + "' is no zone of the body.");
+            }
+        }
+        return new LinkedHashSet<>(ids);
+    }
+
+    private static <T> T needed(String at, @Nullable T value) {
+        if (value == null) {
+            throw new Unreadable("\"" + at + "\" is missing. Add it to the file.");
+        }
+        return value;
+    }
+
+    private static String text(String at, @Nullable String value, int longest) {
+        String text = needed(at, value).strip();
+        if (text.isEmpty() || text.length() > longest) {
+            throw new Unreadable("\"" + at + "\" takes 1 to " + longest + " letters; this has " + text.length() + ".");
+        }
+        return text;
+    }
+
+    private static String optional(String at, @Nullable String value, int longest) {
+        return value == null || value.isBlank() ? "" : text(at, value, longest);
+    }
+}

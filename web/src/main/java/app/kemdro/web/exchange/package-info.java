@@ -1,0 +1,5 @@
+/** Open formats in and out. */
+@NullMarked
+package app.kemdro.web.exchange;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,162 @@
+package app.kemdro.web.job;
+
+import app.kemdro.core.look.Brief;
+import app.kemdro.core.look.Brief.Hands;
+import app.kemdro.core.look.Brief.Performer;
+import app.kemdro.core.look.Brief.Room;
+import app.kemdro.core.look.Look;
+import app.kemdro.core.look.LookEntry;
+import jakarta.persistence.CollectionTable;
+import jakarta.persistence.Column;
+import jakarta.persistence.ElementCollection;
+import jakarta.persistence.Entity;
+import jakarta.persistence.FetchType;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.JoinColumn;
+import jakarta.persistence.OrderColumn;
+import jakarta.persistence.Version;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+
+/** One transformation of one performer, as stored. */
+@Entity
+public class Job {
+    @Id
+    @GeneratedValue(strategy = GenerationType.IDENTITY)
+    private @Nullable Long id;
+
+    @Version
+    private long version;
+
+    private String title = "";
+    private String production = "";
+    private String idea = "";
+    private String performerName = "";
+    private int heightCm;
+    private int weightKg;
+    private double headCm;
+    private String reactsTo = "";
+    private LocalDateTime callAt = LocalDateTime.MIN;
+    private @Nullable LocalDateTime chairIn;
+    @Column(name = "temperature_c")
+    private double temperatureC;
+
+    private double humidityPercent;
+    private int dryers;
+    private String costumeCovers = "";
+    private int costumeMinutes;
+    private boolean selfApplied;
+
+    @ElementCollection(fetch = FetchType.EAGER)
+    @CollectionTable(name = "job_hands", joinColumns = @JoinColumn(name = "job_id"))
+    @OrderColumn(name = "position")
+    private List<HandsRow> crew = new ArrayList<>();
+
+    @ElementCollection(fetch = FetchType.EAGER)
+    @CollectionTable(name = "look_entry", joinColumns = @JoinColumn(name = "job_id"))
+    @OrderColumn(name = "position")
+    private List<EntryRow> entries = new ArrayList<>();
+
+    protected Job() {}
+
+    /** A new job with nothing on the body yet. */
+    public Job(String title, String production, String idea, Brief brief) {
+        describe(title, production, idea, brief);
+    }
+
+    public long id() {
+        if (id == null) {
+            throw new IllegalStateException("The job is not stored yet");
+        }
+        return id;
+    }
+
+    public long version() {
+        return version;
+    }
+
+    public String title() {
+        return title;
+    }
+
+    public String production() {
+        return production;
+    }
+
+    public String idea() {
+        return idea;
+    }
+
+    /** Takes over everything the brief says. */
+    public final void describe(String title, String production, String idea, Brief brief) {
+        this.title = title;
+        this.production = production;
+        this.idea = idea;
+        this.performerName = brief.performer().name();
+        this.heightCm = brief.performer().heightCm();
+        this.weightKg = brief.performer().weightKg();
+        this.headCm = brief.performer().headCm();
+        this.reactsTo = join(brief.performer().reactsTo());
+        this.callAt = brief.call();
+        this.chairIn = brief.chairIn().orElse(null);
+        this.temperatureC = brief.room().temperatureC();
+        this.humidityPercent = brief.room().humidityPercent();
+        this.dryers = brief.room().dryers();
+        this.costumeCovers = join(brief.costumeCovers());
+        this.costumeMinutes = brief.costumeMinutes();
+        this.selfApplied = brief.selfApplied();
+        List<HandsRow> rows = brief.crew().stream()
+                .map(h -> new HandsRow(h.name(), h.skill(), h.from(), h.until()))
+                .toList();
+        if (!rows.equals(crew)) {
+            crew = new ArrayList<>(rows);
+        }
+    }
+
+    public Brief brief() {
+        return new Brief(
+                callAt,
+                Optional.ofNullable(chairIn),
+                new Performer(performerName, heightCm, weightKg, headCm, split(reactsTo)),
+                crew.stream()
+                        .map(r -> new Hands(r.name(), r.skill(), r.fromAt(), r.untilAt()))
+                        .toList(),
+                new Room(temperatureC, humidityPercent, dryers),
+                split(costumeCovers),
+                costumeMinutes,
+                selfApplied);
+    }
+
+    public Look look() {
+        return new Look(entries.stream()
+                .map(e -> new LookEntry(e.entryKey(), e.technique(), List.copyOf(split(e.zones())), e.coats()))
+                .toList());
+    }
+
+    /** Replaces what happens on the body. */
+    public void setLook(Look look) {
+        entries = look.entries().stream()
+                .map(e -> new EntryRow(e.id(), e.techniqueId(), join(e.zones()), e.coats()))
+                .collect(Collectors.toCollection(ArrayList::new));
+    }
+
+    private static String join(Collection<String> words) {
+        return words.stream().sorted().collect(Collectors.joining(","));
+    }
+
+    private static Set<String> split(String joined) {
+        return Stream.of(joined.split(","))
+                .filter(s -> !s.isEmpty())
+                .collect(Collectors.toCollection(LinkedHashSet::new));
+    }
+}

@@ -1,0 +1,17 @@
+package app.kemdro.web.job;
+
+import java.util.List;
+import java.util.Optional;
+import org.springframework.data.repository.Repository;
+
+interface JobRepository extends Repository<Job, Long> {
+    Optional<Job> findById(long id);
+
+    List<Job> findAllByOrderByCallAt();
+
+    Job saveAndFlush(Job job);
+
+    void delete(Job job);
+
+    long count();
+}

@@ -1,0 +1,83 @@
+package app.kemdro.web.look;
+
+import app.kemdro.core.look.Look;
+import app.kemdro.core.look.LookEntry;
+import app.kemdro.core.method.Technique;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+
+/** Changes to a look, each giving a new look. */
+final class LookChange {
+    private LookChange() {}
+
+    /** Puts a technique on zones, joining an entry of the same technique and coats that borders on them by choice. */
+    static Look add(Look look, Technique technique, List<String> zones, boolean join) {
+        List<String> fit = zones.stream().filter(technique.zones()::contains).toList();
+        List<LookEntry> entries = new ArrayList<>(look.entries());
+        if (join) {
+            for (int k = 0; k < entries.size(); k++) {
+                LookEntry e = entries.get(k);
+                if (e.techniqueId().equals(technique.id())) {
+                    Set<String> all = new LinkedHashSet<>(e.zones());
+                    all.addAll(fit);
+                    entries.set(k, new LookEntry(e.id(), e.techniqueId(), List.copyOf(all), e.coats()));
+                    return new Look(entries);
+                }
+            }
+        }
+        entries.add(new LookEntry(
+                freeId(look, technique.id()),
+                technique.id(),
+                technique.covers().isEmpty() ? fit : List.copyOf(technique.covers()),
+                0));
+        return new Look(entries);
+    }
+
+    private static String freeId(Look look, String base) {
+        int number = 1;
+        while (true) {
+            String id = base + "-" + number++;
+            if (look.entries().stream().noneMatch(e -> e.id().equals(id))) {
+                return id;
+            }
+        }
+    }
+
+    static Look remove(Look look, String entryId) {
+        return new Look(
+                look.entries().stream().filter(e -> !e.id().equals(entryId)).toList());
+    }
+
+    /** Takes zones out of an entry; an entry without zones goes. */
+    static Look lift(Look look, String entryId, List<String> zones) {
+        return new Look(look.entries().stream()
+                .map(e -> e.id().equals(entryId)
+                        ? new LookEntry(
+                                e.id(),
+                                e.techniqueId(),
+                                e.zones().stream()
+                                        .filter(z -> !zones.contains(z))
+                                        .toList(),
+                                e.coats())
+                        : e)
+                .filter(e -> !e.zones().isEmpty())
+                .toList());
+    }
+
+    static Look coats(Look look, String entryId, int coats) {
+        return each(look, entryId, e -> new LookEntry(e.id(), e.techniqueId(), e.zones(), coats));
+    }
+
+    static Look school(Look look, String entryId, Technique school) {
+        return each(look, entryId, e -> new LookEntry(e.id(), school.id(), e.zones(), 0));
+    }
+
+    private static Look each(Look look, String entryId, UnaryOperator<LookEntry> change) {
+        return new Look(look.entries().stream()
+                .map(e -> e.id().equals(entryId) ? change.apply(e) : e)
+                .toList());
+    }
+}

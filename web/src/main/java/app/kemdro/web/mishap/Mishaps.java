@@ -1,0 +1,82 @@
+package app.kemdro.web.mishap;
+
+import app.kemdro.web.chair.NotPossible;
+import app.kemdro.web.job.NoSuchJob;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.orm.ObjectOptimisticLockingFailureException;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.MissingServletRequestParameterException;
+import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.servlet.resource.NoResourceFoundException;
+
+/** What goes wrong is said on a page of its own, in plain words and without a trace of the machinery. */
+@ControllerAdvice
+class Mishaps {
+    private static final Logger LOG = LoggerFactory.getLogger(Mishaps.class);
+
+    @ExceptionHandler({NoSuchJob.class, NoResourceFoundException.class})
+    @ResponseStatus(HttpStatus.NOT_FOUND)
+    String missing(Exception e, Model model) {
+        return say(
+                model,
+                "There is nothing here.",
+                e instanceof NoSuchJob ? e.getMessage() : "The address leads nowhere. Go back to the shelf.");
+    }
+
+    @ExceptionHandler(NotPossible.class)
+    @ResponseStatus(HttpStatus.CONFLICT)
+    String notPossible(NotPossible e, Model model) {
+        return say(model, "Not now.", String.valueOf(e.getMessage()));
+    }
+
+    @ExceptionHandler({
+        MethodArgumentTypeMismatchException.class,
+        MissingServletRequestParameterException.class,
+        HttpMessageNotReadableException.class
+    })
+    @ResponseStatus(HttpStatus.BAD_REQUEST)
+    String unreadable(Exception e, Model model) {
+        return say(
+                model,
+                "That could not be read.",
+                "Something in the request is missing or is not what it should be. Go back and try again; nothing was changed.");
+    }
+
+    @ExceptionHandler(MaxUploadSizeExceededException.class)
+    @ResponseStatus(HttpStatus.CONTENT_TOO_LARGE)
+    String tooLarge(Exception e, Model model) {
+        return say(model, "The file is too large.", "A job file is at most 2 MB. Nothing was imported.");
+    }
+
+    @ExceptionHandler(ObjectOptimisticLockingFailureException.class)
+    @ResponseStatus(HttpStatus.CONFLICT)
+    String changedMeanwhile(Exception e, Model model) {
+        return say(
+                model,
+                "Somebody was quicker.",
+                "The job was changed on another screen a moment ago. Go back, look at it, and change it again.");
+    }
+
+    @ExceptionHandler(Exception.class)
+    @ResponseStatus(HttpStatus.INTERNAL_SERVER_ERROR)
+    String unexpected(Exception e, Model model) {
+        LOG.error("Unexpected", e);
+        return say(
+                model,
+                "Kemdro stumbled.",
+                "This should not happen. What was stored before is safe; go back and try again.");
+    }
+
+    private static String say(Model model, String what, String todo) {
+        model.addAttribute("what", what);
+        model.addAttribute("todo", todo);
+        return "mishap";
+    }
+}

@@ -1,0 +1,84 @@
+package app.kemdro.web.plans;
+
+import app.kemdro.core.plan.Plan;
+import app.kemdro.core.schedule.Confidence;
+import java.time.LocalDateTime;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
+import java.util.Optional;
+
+/** Times and changes as they are said. */
+public final class Words {
+    private static final DateTimeFormatter HOUR = DateTimeFormatter.ofPattern("HH:mm");
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
+
+    private Words() {}
+
+    /** 07:41; a part of a minute counts as begun. */
+    public static String hour(LocalDateTime time) {
+        return HOUR.format(time);
+    }
+
+    public static String day(LocalDateTime time) {
+        return DAY.format(time);
+    }
+
+    /** A time that is still to come, said no earlier than it is: 07:40:10 is 07:41. */
+    public static String ready(LocalDateTime time) {
+        return hour(time.getSecond() == 0 ? time : time.plusMinutes(1));
+    }
+
+    /** Whole minutes between ready and call, rounded against us. */
+    public static long minutesInHand(Plan plan) {
+        return Math.floorDiv(plan.inHand(), 60);
+    }
+
+    /** "4 min in hand" or "13 min late". */
+    public static String inHand(long minutes) {
+        return minutes >= 0 ? span(minutes) + " in hand" : span(-minutes) + " late";
+    }
+
+    /** "47 min", "1 h 50". */
+    public static String span(long minutes) {
+        return minutes < 100 ? minutes + " min" : minutes / 60 + " h " + "%02d".formatted(minutes % 60);
+    }
+
+    /** "+6 min", "−3 min", "no time". */
+    public static String change(long minutes) {
+        if (minutes == 0) {
+            return "no time";
+        }
+        return (minutes > 0 ? "+" : "−") + span(Math.abs(minutes));
+    }
+
+    /** What a change did to the plan: "+6 min: ready 07:41, 4 min in hand." */
+    public static String changed(Optional<Plan> before, Optional<Plan> after) {
+        if (after.isEmpty()) {
+            return before.isPresent() ? "Now something stands in the way." : "";
+        }
+        Plan now = after.get();
+        String said = "ready " + ready(now.ready()) + ", " + inHand(minutesInHand(now)) + ".";
+        if (before.isEmpty()) {
+            return "First plan: " + said;
+        }
+        long minutes =
+                Math.round((now.schedule().ready() - before.get().schedule().ready()) / 60.0);
+        boolean moved = !now.chairIn().equals(before.get().chairIn());
+        String from = moved ? " Chair-in is now " + hour(now.chairIn()) + "." : "";
+        return change(minutes) + ": " + said + from;
+    }
+
+    /** "9 times of 10 by 07:50; chair-in 04:55 makes the call." */
+    public static String nineOfTen(Plan plan, Confidence confidence) {
+        int by = confidence.by(0.9);
+        return "9 times of 10 by " + ready(plan.clock(by)) + "; chair-in " + hour(startBySure(plan, confidence))
+                + " makes the call.";
+    }
+
+    /** The latest five-minute mark from which 9 of 10 mornings make the call. */
+    public static LocalDateTime startBySure(Plan plan, Confidence confidence) {
+        LocalDateTime at = plan.brief().call().minusSeconds(confidence.by(0.9));
+        LocalDateTime minute = at.withSecond(0).withNano(0);
+        return minute.minusMinutes(minute.getMinute() % 5);
+    }
+}

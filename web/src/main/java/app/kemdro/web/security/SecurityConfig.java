@@ -1,0 +1,45 @@
+package app.kemdro.web.security;
+
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpMethod;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+
+/** Roles: a lead may everything, hands run the chair and see the plan, the floor sees the shelf. */
+@Configuration
+class SecurityConfig {
+    private static final String POLICY =
+            "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; "
+                    + "font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
+
+    @Bean
+    SecurityFilterChain chain(HttpSecurity http) throws Exception {
+        return http.authorizeHttpRequests(may -> may.requestMatchers(
+                                "/css/**", "/js/**", "/*/js/**", "/fonts/**", "/figure/**", "/favicon.svg")
+                        .permitAll()
+                        .requestMatchers("/sign-in", "/first-lead", "/error")
+                        .permitAll()
+                        .requestMatchers(HttpMethod.POST, "/jobs/*/chair/**")
+                        .hasAnyRole("LEAD", "HANDS")
+                        .requestMatchers(HttpMethod.GET, "/", "/shelf")
+                        .authenticated()
+                        .requestMatchers("/accounts/**", "/jobs/new", "/import")
+                        .hasRole("LEAD")
+                        .requestMatchers(HttpMethod.GET, "/jobs/**")
+                        .hasAnyRole("LEAD", "HANDS")
+                        .anyRequest()
+                        .hasRole("LEAD"))
+                .formLogin(form -> form.loginPage("/sign-in").defaultSuccessUrl("/shelf"))
+                .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in"))
+                .headers(headers -> headers.contentSecurityPolicy(csp -> csp.policyDirectives(POLICY)))
+                .build();
+    }
+
+    @Bean
+    PasswordEncoder passwords() {
+        return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    }
+}

@@ -1,0 +1,129 @@
+package app.kemdro.web.shelf;
+
+import app.kemdro.core.method.Trade;
+import app.kemdro.core.plan.Plan;
+import app.kemdro.core.plan.Planning;
+import app.kemdro.core.plan.Problem;
+import app.kemdro.web.chair.Runs;
+import app.kemdro.web.figure.LookTints;
+import app.kemdro.web.job.Job;
+import app.kemdro.web.job.Jobs;
+import app.kemdro.web.plans.Plans;
+import app.kemdro.web.plans.Words;
+import app.kemdro.web.ribbon.Ribbon;
+import app.kemdro.web.room.Json;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+
+/** The shelf: every job by its call, with when to start and what stands in its way. */
+@Controller
+class ShelfController {
+    private final Jobs jobs;
+    private final Plans plans;
+    private final Runs runs;
+    private final Trade trade;
+    private final Json json;
+    private final Clock clock;
+
+    ShelfController(Jobs jobs, Plans plans, Runs runs, Trade trade, Json json, Clock clock) {
+        this.jobs = jobs;
+        this.plans = plans;
+        this.runs = runs;
+        this.trade = trade;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /** A job as it stands on the shelf. */
+    record Standing(
+            Job job,
+            String day,
+            boolean newDay,
+            String startBy,
+            String call,
+            String says,
+            List<Problem> problems,
+            boolean running,
+            String figure,
+            String ribbon) {}
+
+    @GetMapping("/")
+    String home() {
+        return "redirect:/shelf";
+    }
+
+    @GetMapping("/shelf")
+    String shelf(Model model) {
+        LocalDateTime now = LocalDateTime.now(clock);
+        List<Standing> all = new java.util.ArrayList<>();
+        String day = "";
+        for (Job job : jobs.byCall()) {
+            String own = Words.day(job.brief().call());
+            all.add(standing(job, own, !own.equals(day)));
+            day = own;
+        }
+        model.addAttribute("jobs", all);
+        model.addAttribute("today", Words.day(now) + ", " + Words.hour(now));
+        model.addAttribute("next", next(all, now));
+        return "shelf/shelf";
+    }
+
+    /** A copy of a job a day later, with everything but what happened. */
+    @PostMapping("/jobs/{id}/again")
+    String again(@PathVariable long id) {
+        Job from = jobs.get(id);
+        Job copy = new Job(from.title(), from.production(), from.idea(), NextDay.of(from.brief()));
+        copy.setLook(from.look());
+        return "redirect:/jobs/" + jobs.add(copy).id() + "/brief";
+    }
+
+    @PostMapping("/jobs/{id}/remove")
+    String remove(@PathVariable long id) {
+        jobs.remove(id);
+        return "redirect:/shelf";
+    }
+
+    private Standing standing(Job job, String day, boolean newDay) {
+        Plans.Answer answer = plans.of(job);
+        Optional<Plan> plan = answer.plan();
+        List<Problem> problems = answer.planning() instanceof Planning.Refused refused
+                ? refused.problems()
+                : plan.map(Plan::notes).orElse(List.of());
+        return new Standing(
+                job,
+                day,
+                newDay,
+                plan.map(p -> Words.hour(p.startBy())).orElse("–"),
+                Words.hour(job.brief().call()),
+                plan.map(ShelfController::says).orElse("No plan yet."),
+                problems,
+                runs.open(job.id()).isPresent(),
+                json.text(LookTints.figure(job.look(), Set.of(), trade)),
+                json.text(plan.map(p -> Ribbon.of(p, null))
+                        .orElseGet(() -> Ribbon.empty(job.brief().call()))));
+    }
+
+    private static String says(Plan plan) {
+        return "Chair-in stands at " + Words.hour(plan.chairIn()) + ": ready " + Words.ready(plan.ready()) + ", "
+                + Words.inHand(Words.minutesInHand(plan)) + ".";
+    }
+
+    private String next(List<Standing> all, LocalDateTime now) {
+        return all.stream()
+                .flatMap(s -> plans.of(s.job()).plan().stream())
+                .map(Plan::chairIn)
+                .filter(t -> t.isAfter(now))
+                .min(LocalDateTime::compareTo)
+                .map(t -> Words.span(Duration.between(now, t).toMinutes()) + " until the next chair-in.")
+                .orElse(all.isEmpty() ? "Nothing stands here yet." : "No chair-in is due.");
+    }
+}

@@ -1,0 +1,30 @@
+// Makes a page alive. Without it every room still works, a little slower.
+import { mountCover } from './cover.js';
+import { mountKeys } from './keys.js';
+import { enliven, mountLive, whenSwapped } from './live.js';
+import { mountRibbon } from './ribbon.js';
+import { mountPatterns } from './patterns.js';
+
+mountPatterns();
+mountKeys();
+mountLive();
+whenSwapped(mountCover);
+if (document.querySelector('.lookroom')) {
+  const { mountLook } = await import('./look/look.js');
+  whenSwapped(mountLook);
+}
+if (document.querySelector('.orderroom')) {
+  const { mountOrder } = await import('./order/order.js');
+  whenSwapped(mountOrder);
+}
+enliven(document);
+if (document.body.dataset.chair) {
+  const { mountChair } = await import('./chair/chair.js');
+  mountChair();
+}
+let resizing;
+window.addEventListener('resize', () => {
+  clearTimeout(resizing);
+  resizing = setTimeout(() => mountRibbon(document, false), 120);
+});
+document.documentElement.dataset.alive = '1';

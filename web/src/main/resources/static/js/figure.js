@@ -1,0 +1,212 @@
+// Draws the performer, everywhere. Zones are buttons: pressed by pointer or key, walked with the arrow keys.
+import { dataIn, el } from './svg.js';
+
+const VIEWS = {
+  front: { name: 'front', file: 'bust-front', box: '150 30 4200 4300' },
+  left: { name: 'left', file: 'bust-left', box: '0 30 2640 4300' },
+  right: { name: 'right', file: 'bust-right', box: '0 30 2640 4300' },
+  back: { name: 'back', file: 'bust-back', box: '150 30 4200 4300' },
+  'three-quarter': { name: 'three-quarter', file: 'bust-three-quarter', box: '150 30 4200 4300' },
+  hands: { name: 'hands', file: 'hand-back', box: '-1400 -300 2900 2800' },
+};
+const art = new Map();
+let copies = 0;
+
+async function load(source, file) {
+  if (!art.has(file)) {
+    art.set(file, fetch(`${source}${file}.svg`).then((r) => (r.ok ? r.text() : Promise.reject(new Error(file)))));
+  }
+  return art.get(file);
+}
+
+/** A fresh copy of a view; ids are made unique so that one page may show it often. */
+async function copyOf(source, key) {
+  const view = VIEWS[key];
+  const text = await load(source, view.file);
+  const mark = `f${++copies}-`;
+  const unique = text.replace(/id="clip-/g, `id="${mark}clip-`).replace(/url\(#clip-/g, `url(#${mark}clip-`);
+  const svg = new DOMParser().parseFromString(unique, 'image/svg+xml').documentElement;
+  svg.querySelectorAll('title').forEach((t) => t.remove());
+  svg.setAttribute('viewBox', view.box);
+  return key === 'hands' ? bothHands(svg) : svg;
+}
+
+/** The drawing is a left hand; the right one is its mirror. Palm and nails belong to the hand. */
+function bothHands(svg) {
+  const left = el('g', { transform: 'translate(160 0)' });
+  while (svg.firstChild) left.append(svg.firstChild);
+  const right = left.cloneNode(true);
+  right.setAttribute('transform', 'translate(-60 0) scale(-1 1)');
+  for (const [side, group] of [['left', left], ['right', right]]) {
+    group.querySelectorAll('[data-zone]').forEach((z) => z.setAttribute('data-zone', `hand-${side}`));
+  }
+  svg.append(left, right);
+  return svg;
+}
+
+class Figure {
+  constructor(place) {
+    this.place = place;
+    this.source = place.dataset.src;
+    this.purpose = place.dataset.purpose;
+    this.model = dataIn(place) ?? { zones: {} };
+    this.view = sessionStorage.getItem(`view-${this.purpose}`) ?? place.dataset.view;
+    if (!VIEWS[this.view] || this.purpose === 'still' || this.purpose === 'ghost') this.view = place.dataset.view;
+  }
+
+  async show(view = this.view) {
+    this.view = view;
+    const svg = await copyOf(this.source, view);
+    this.svg = svg;
+    this.place.querySelector('.figure-art').replaceChildren(svg);
+    const still = this.purpose === 'still' || this.purpose === 'ghost';
+    if (still) svg.setAttribute('aria-hidden', 'true');
+    else {
+      sessionStorage.setItem(`view-${this.purpose}`, view);
+      this.viewButtons();
+    }
+    if (this.purpose === 'press' || this.purpose === 'cover') this.makePressable();
+    this.paint();
+  }
+
+  viewButtons() {
+    const bar = this.place.querySelector('.views');
+    if (!bar) return;
+    bar.replaceChildren(...Object.entries(VIEWS).map(([key, view]) => {
+      const button = document.createElement('button');
+      button.type = 'button';
+      button.textContent = view.name;
+      button.setAttribute('aria-pressed', String(key === this.view));
+      button.addEventListener('click', () => this.show(key));
+      return button;
+    }));
+  }
+
+  zones() {
+    return [...this.svg.querySelectorAll('.zone')];
+  }
+
+  /** Paints model onto zones: tint, word, ring. Only one zone takes part in the tab order. */
+  paint(model = this.model) {
+    this.model = model;
+    this.svg.querySelectorAll('.halo,.ring,.focus,.zoneword').forEach((n) => n.remove());
+    const words = this.purpose === 'wet';
+    const said = new Set();
+    for (const zone of this.zones()) {
+      const id = zone.dataset.zone;
+      const shown = this.model.zones[id];
+      if (!shown) continue;
+      if (shown.tint) zone.setAttribute('data-tint', shown.tint);
+      else zone.removeAttribute('data-tint');
+      if (this.purpose === 'press' || this.purpose === 'cover') {
+        zone.setAttribute('aria-label', shown.word ? `${shown.name}, ${shown.word}` : shown.name);
+        zone.setAttribute('aria-pressed', String(this.purpose === 'cover' ? shown.tint === 'cover' : shown.selected));
+      }
+      if (shown.selected && this.purpose === 'press') this.ring(zone);
+      if (words && shown.word && zone.getBBox().width > 320 && !said.has(id)) {
+        said.add(id);
+        this.word(zone, shown.word);
+      }
+    }
+  }
+
+  ring(zone) {
+    const d = zone.getAttribute('d');
+    const transform = zone.closest('g[transform]')?.getAttribute('transform');
+    this.svg.append(el('path', { class: 'halo', d, transform }), el('path', { class: 'ring', d, transform }));
+  }
+
+  word(zone, text) {
+    const box = zone.getBBox();
+    this.svg.append(el('text', { class: `zoneword ${text}`, x: box.x + box.width / 2, y: box.y + box.height / 2 + 40 }, text));
+  }
+
+  makePressable() {
+    this.svg.classList.add('pressable');
+    this.svg.setAttribute('role', 'group');
+    const zones = this.zones();
+    const first = zones.find((z) => this.model.zones[z.dataset.zone]?.selected) ?? zones[0];
+    for (const zone of zones) {
+      zone.setAttribute('role', 'button');
+      zone.setAttribute('tabindex', zone === first ? '0' : '-1');
+      zone.addEventListener('click', (e) => this.press(zone, e.shiftKey || e.ctrlKey || e.metaKey));
+      zone.addEventListener('keydown', (e) => this.key(zone, e));
+      zone.addEventListener('focus', () => this.focused(zone));
+      zone.addEventListener('blur', () => this.svg.querySelectorAll('.focus').forEach((n) => n.remove()));
+    }
+  }
+
+  focused(zone) {
+    this.svg.querySelectorAll('.focus').forEach((n) => n.remove());
+    if (zone.matches(':focus-visible')) {
+      const transform = zone.closest('g[transform]')?.getAttribute('transform');
+      this.svg.append(el('path', { class: 'focus', d: zone.getAttribute('d'), transform }));
+    }
+  }
+
+  press(zone, keep) {
+    this.place.dispatchEvent(new CustomEvent('zone', { bubbles: true, detail: { zone: zone.dataset.zone, keep } }));
+  }
+
+  key(zone, event) {
+    if (event.key === 'Enter' || event.key === ' ') {
+      event.preventDefault();
+      this.press(zone, event.shiftKey);
+      return;
+    }
+    const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
+    if (!way) return;
+    event.preventDefault();
+    const next = this.neighbour(zone, way);
+    if (next) {
+      zone.setAttribute('tabindex', '-1');
+      next.setAttribute('tabindex', '0');
+      next.focus();
+    }
+  }
+
+  /** The nearest zone in that direction. */
+  neighbour(zone, [dx, dy]) {
+    const centre = (z) => {
+      const b = z.getBoundingClientRect();
+      return [b.left + b.width / 2, b.top + b.height / 2];
+    };
+    const [x, y] = centre(zone);
+    let best = null;
+    let least = Infinity;
+    for (const other of this.zones()) {
+      const [ox, oy] = centre(other);
+      const along = (ox - x) * dx + (oy - y) * dy;
+      const aside = Math.abs((ox - x) * dy + (oy - y) * dx);
+      const cost = along + 2.4 * aside;
+      if (other !== zone && along > 4 && cost < least) {
+        least = cost;
+        best = other;
+      }
+    }
+    return best;
+  }
+}
+
+const mounted = new WeakMap();
+
+/** Draws every figure below a place that is not drawn yet. */
+export function mountFigures(root) {
+  for (const place of root.querySelectorAll('[data-figure]')) {
+    if (!mounted.has(place)) {
+      const figure = new Figure(place);
+      mounted.set(place, figure);
+      figure.ready = figure.show().catch(() => place.classList.add('no-art'));
+    }
+  }
+}
+
+/** The figure drawn at a place. */
+export const figureAt = (place) => mounted.get(place);
+
+/** Shows view number n (1 is front) on the figure of the page that can be turned. */
+export function turnTo(n) {
+  const place = document.querySelector('[data-figure] .views')?.closest('[data-figure]');
+  const key = Object.keys(VIEWS)[n - 1];
+  if (place && key) mounted.get(place)?.show(key);
+}

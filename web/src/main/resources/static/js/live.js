@@ -1,0 +1,81 @@
+// Changes a room without loading the page again: the server answers with the whole room, and only its parts are swapped.
+import { mountFigures } from './figure.js';
+import { mountRibbon } from './ribbon.js';
+
+const mounts = [];
+
+/** Registers something that must be made alive again whenever a room is swapped in. */
+export function whenSwapped(mount) {
+  mounts.push(mount);
+}
+
+/** Makes everything below a place alive. */
+export function enliven(root) {
+  mountRibbon(root);
+  mountFigures(root);
+  mounts.forEach((mount) => mount(root));
+}
+
+function adopt(text, address) {
+  const page = new DOMParser().parseFromString(text, 'text/html');
+  const room = page.querySelector('#room');
+  if (!room || !document.querySelector('#room')) return false;
+  const focused = document.activeElement?.closest('[data-figure]') ? document.activeElement.dataset.zone : null;
+  const scroll = document.scrollingElement.scrollTop;
+  const oldTape = document.querySelector('.tape-part');
+  const tape = page.querySelector('.tape-part');
+  if (oldTape && tape) oldTape.replaceWith(tape);
+  else if (tape) document.querySelector('header').after(tape);
+  document.querySelector('#room').replaceWith(room);
+  document.title = page.title;
+  const token = page.querySelector('meta[name="csrf-token"]');
+  if (token) document.querySelector('meta[name="csrf-token"]').content = token.content;
+  if (address !== location.href) history.pushState({}, '', address);
+  enliven(document);
+  document.scrollingElement.scrollTop = scroll;
+  if (focused) setTimeout(() => document.querySelector(`.zone[data-zone="${focused}"]`)?.focus(), 60);
+  return true;
+}
+
+async function exchange(address, options) {
+  const answer = await fetch(address, { ...options, headers: { 'X-Live': '1', ...(options?.headers ?? {}) } });
+  const text = await answer.text();
+  if (!adopt(text, answer.url)) {
+    document.open();
+    document.write(text);
+    document.close();
+  }
+}
+
+/** Opens an address of the same room. */
+export function go(address) {
+  return exchange(address).catch(() => location.assign(address));
+}
+
+function submit(form, submitter) {
+  const body = new URLSearchParams(new FormData(form, submitter));
+  return exchange(form.action, { method: 'POST', body }).catch(() => {
+    const sentence = document.querySelector('#sentence');
+    if (sentence) sentence.textContent = 'The server does not answer. Nothing was changed; try again.';
+  });
+}
+
+export function mountLive() {
+  document.addEventListener('click', (e) => {
+    const link = e.target.closest('a[data-live]');
+    if (link && !e.ctrlKey && !e.metaKey && !e.shiftKey) {
+      e.preventDefault();
+      go(link.href);
+    }
+  });
+  document.addEventListener('submit', (e) => {
+    const form = e.target;
+    if (form.dataset.sure && !window.confirm(form.dataset.sure)) {
+      e.preventDefault();
+    } else if (form.matches('[data-live]')) {
+      e.preventDefault();
+      submit(form, e.submitter);
+    }
+  });
+  window.addEventListener('popstate', () => location.reload());
+}
