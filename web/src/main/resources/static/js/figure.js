@@ -2,11 +2,11 @@
 import { dataIn, el } from './svg.js';
 
 const VIEWS = {
-  front: { name: 'front', file: 'bust-front', box: '150 30 4200 4300' },
-  left: { name: 'left', file: 'bust-left', box: '0 30 2640 4300' },
-  right: { name: 'right', file: 'bust-right', box: '0 30 2640 4300' },
-  back: { name: 'back', file: 'bust-back', box: '150 30 4200 4300' },
-  'three-quarter': { name: 'three-quarter', file: 'bust-three-quarter', box: '150 30 4200 4300' },
+  front: { name: 'front', file: 'bust-front', box: '150 30 4200 4300', close: '760 10 2980 3560' },
+  left: { name: 'left', file: 'bust-left', box: '0 30 2640 4300', close: '-170 10 2980 3560' },
+  right: { name: 'right', file: 'bust-right', box: '0 30 2640 4300', close: '-170 10 2980 3560' },
+  back: { name: 'back', file: 'bust-back', box: '150 30 4200 4300', close: '760 10 2980 3560' },
+  'three-quarter': { name: '¾', says: 'three-quarter', file: 'bust-three-quarter', box: '150 30 4200 4300', close: '820 10 2980 3560' },
   hands: { name: 'hands', file: 'hand-back', box: '-1400 -300 2900 2800' },
 };
 const art = new Map();
@@ -20,14 +20,14 @@ async function load(source, file) {
 }
 
 /** A fresh copy of a view; ids are made unique so that one page may show it often. */
-async function copyOf(source, key) {
+async function copyOf(source, key, close) {
   const view = VIEWS[key];
   const text = await load(source, view.file);
   const mark = `f${++copies}-`;
   const unique = text.replace(/id="clip-/g, `id="${mark}clip-`).replace(/url\(#clip-/g, `url(#${mark}clip-`);
   const svg = new DOMParser().parseFromString(unique, 'image/svg+xml').documentElement;
   svg.querySelectorAll('title').forEach((t) => t.remove());
-  svg.setAttribute('viewBox', view.box);
+  svg.setAttribute('viewBox', close ? view.close ?? view.box : view.box);
   return key === 'hands' ? bothHands(svg) : svg;
 }
 
@@ -56,7 +56,7 @@ class Figure {
 
   async show(view = this.view) {
     this.view = view;
-    const svg = await copyOf(this.source, view);
+    const svg = await copyOf(this.source, view, this.purpose === 'press' || this.purpose === 'wet');
     this.svg = svg;
     this.place.querySelector('.figure-art').replaceChildren(svg);
     const still = this.purpose === 'still' || this.purpose === 'ghost';
@@ -76,6 +76,7 @@ class Figure {
       const button = document.createElement('button');
       button.type = 'button';
       button.textContent = view.name;
+      if (view.says) button.setAttribute('aria-label', view.says);
       button.setAttribute('aria-pressed', String(key === this.view));
       button.addEventListener('click', () => this.show(key));
       return button;

@@ -6,8 +6,9 @@ let before = null;
 /** Where minutes lie: x0 is chair-in, on every bench room. */
 export function scale(ribbon, width, x0 = width < 900 ? 20 : 214) {
   const end = Math.max(ribbon.call, ribbon.ready, ribbon.sure ?? 0) + 15;
-  const perMinute = Math.max(1.2, (width - x0 - 10) / end);
-  return { x0, perMinute, end, x: (minute) => x0 + minute * perMinute };
+  // room is kept for the flag right of the call
+  const perMinute = Math.max(1.2, Math.min((width - x0 - 10) / end, (width - x0 - 98) / Math.max(60, ribbon.call)));
+  return { x0, perMinute, end, right: width, x: (minute) => x0 + minute * perMinute };
 }
 
 function pinked(width, top, foot) {
@@ -26,7 +27,7 @@ function ticks(ribbon, s, top, group) {
     if (s.x(m) < 0) continue;
     group.append(el('path', { class: 'rb-tick', d: `M${s.x(m)} ${top}v${quarter ? 8 : 4}` }));
     const labelled = s.perMinute * 15 > 46 ? quarter : at % 60 === 0;
-    if (labelled && m > 1) group.append(el('text', { class: 'rb-hour', x: s.x(m) + 3.5, y: top + 13 }, hour(at)));
+    if (labelled && m > 1 && s.x(m) < s.right - 48) group.append(el('text', { class: 'rb-hour', x: s.x(m) + 3.5, y: top + 13 }, hour(at)));
   }
 }
 
@@ -88,6 +89,11 @@ function draw(place, ribbon, changed, was) {
   for (const w of ribbon.windows) {
     svg.append(el('path', { class: 'rb-window', d: `M${s.x(w.from)} ${ground - 19}v-4H${s.x(w.to)}v4` }));
   }
+  for (const away of ribbon.away) {
+    const [a, b] = [s.x(away.from), s.x(away.to)];
+    svg.append(el('path', { class: 'rb-away', d: `M${a} ${top + 18}H${b}V${foot - 34}H${a}Z` }));
+    if (b - a > 56) svg.append(el('text', { class: 'rb-hour', x: a + 5, y: top + 33 }, 'costume'));
+  }
   for (const rest of ribbon.rests) {
     svg.append(el('path', { class: 'rb-rest', d: `M${s.x(rest.from)} ${top + 8}V${foot - 2}M${s.x(rest.to)} ${top + 8}V${foot - 2}` }));
     cup(s.x((rest.from + rest.to) / 2) - 1, top + 36, svg);
@@ -123,8 +129,7 @@ function flags(ribbon, s, svg, top, foot, was, width) {
   }
   const call = s.x(ribbon.call);
   const flag = 92;
-  const near = ribbon.chairIn && Math.abs(call - s.x(ribbon.ready)) < 8 ? 0 : 0;
-  const left = call + flag > width - 4 ? call - flag : call + near;
+  const left = call + flag > width - 4 ? call - flag : call;
   svg.append(el('path', { class: 'rb-pole call', d: `M${call} 2V${foot}` }),
     el('path', { class: 'rb-callflag', d: `M${left} 2h${flag}l-7 9.5l7 9.5h${-flag}z` }),
     el('text', { class: 'rb-calltext', x: left + 9, y: 17 }, `call ${ribbon.callText}`));

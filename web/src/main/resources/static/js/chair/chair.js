@@ -4,6 +4,8 @@ import { drawMini } from '../ribbon.js';
 import { el } from '../svg.js';
 
 const REFRESH = 5000;
+const SOON = 20_000;
+const CLOSING = 6 * 60_000;
 const REASONS = ['no time', 'not seen by the camera', 'ran out', 'skin says no', 'not needed'];
 
 const part = (name) => document.querySelector(`[data-c="${name}"]`);
@@ -217,7 +219,7 @@ class Chair {
   handsBlock(h) {
     const mine = h.name === this.mine;
     const step = h.running ?? h.upcoming;
-    const says = this.view.onBreak ? 'break' : h.running ? 'now' : step ? (step.from - this.now() > 30000 ? `waits until ${clockText(step.from)}` : 'ready to begin') : 'has nothing left';
+    const says = this.view.onBreak ? 'break' : h.running ? 'now' : step ? (step.from - this.now() > SOON ? `waits until ${clockText(step.from)}` : 'ready to begin') : 'has nothing left';
     const who = html('button', { type: 'button', class: 'c-who', 'aria-pressed': String(mine), 'aria-label': `${h.name}, ${says}${mine ? '' : '. Press to drive these hands'}` },
       html('b', {}, h.name), html('span', {}, says), step?.performer && h.running ? html('em', {}, `${step.performer}`) : null, !mine ? html('i', {}, 'drive') : null);
     who.addEventListener('click', () => this.drive(h.name));
@@ -227,14 +229,27 @@ class Chair {
     } else if (step) {
       block.append(html('h2', { class: 'step' }, step.title, ' ', html('small', {}, step.where)));
       if (h.waitsFor && !h.running) block.append(html('p', { class: 'c-test' }, 'Waits for ', html('b', {}, h.waitsFor)));
-      if (step.look) block.append(html('p', { class: 'c-test' }, 'Look for ', html('b', {}, step.look)));
+      if (step.look && !this.waitsLong(h)) block.append(html('p', { class: 'c-test' }, 'Look for ', html('b', {}, step.look)));
       if (mine) step.cautions.slice(0, 1).forEach((c) => block.append(html('p', { class: 'c-caution' }, c)));
-      if (h.running || step.closes) block.append(html('div', { class: 'c-left', 'data-until': step.closes && !h.running ? step.closes : step.until, 'data-closing': step.closes && !h.running ? '1' : null }, html('b', {}), html('span', {})));
+      const count = this.countFor(h, step);
+      if (count) block.append(html('div', { class: `c-left ${count.kind}`, 'data-until': count.until, 'data-kind': count.kind }, html('b', {}), html('span', {})));
     } else {
       block.append(html('p', { class: 'step' }, this.view.allDone ? 'All is done' : 'Rest, or help'));
     }
     if (h.next && !this.view.onBreak) block.append(html('p', { class: 'c-next' }, 'next ', html('b', {}, h.next.title), `, ${h.next.hour}`));
     return block;
+  }
+
+  waitsLong(h) {
+    return !h.running && h.upcoming && h.upcoming.from - this.now() > SOON;
+  }
+
+  /** The one number worth counting for these hands: time left, time to wait, or the closing of a window. */
+  countFor(h, step) {
+    if (h.running) return { kind: 'work', until: step.until };
+    if (step.closes && step.closes - this.now() < CLOSING) return { kind: 'closing', until: step.closes };
+    if (this.waitsLong(h)) return { kind: 'wait', until: step.from };
+    return null;
   }
 
   clockBlocks() {
@@ -326,9 +341,9 @@ class Chair {
     for (const left of document.querySelectorAll('.c-left')) {
       const rest = Number(left.dataset.until) - now;
       left.querySelector('b').textContent = countdown(rest);
-      left.classList.toggle('closing', Boolean(left.dataset.closing));
+      const kind = left.dataset.kind;
       left.classList.toggle('over', rest < 0);
-      left.querySelector('span').textContent = left.dataset.closing
+      left.querySelector('span').textContent = kind === 'wait' ? 'then look, and begin' : kind === 'closing'
         ? rest < 0 ? 'the window has closed: lay it again, or test and go on' : 'before it closes; later it is laid again'
         : rest < 0 ? 'over its time; A adds two minutes' : `planned until ${clockText(Number(left.dataset.until))}`;
     }

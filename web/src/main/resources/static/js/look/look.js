@@ -20,8 +20,8 @@ export function pressZone({ zone, keep }) {
 function ridge(x, width, height, flat) {
   const t = x / width;
   const rise = t < 0.12 ? 0 : (1 - Math.cos(Math.min(1, (t - 0.12) / 0.62) * Math.PI)) / 2;
-  const wave = Math.sin(t * 19) * 2.2 + Math.sin(t * 41) * 1.1;
-  return flat + (height - flat) * rise + wave * rise;
+  const wave = (Math.sin(t * 17) * 2.4 + Math.sin(t * 39) * 1.2) * Math.min(1, height / 60);
+  return Math.max(0.4, flat + (height - flat) * rise + wave * rise);
 }
 
 /** Draws layers from the skin outwards as a cross-section, with their names beside them. */
@@ -42,7 +42,7 @@ function drawCut(place) {
       const x = (p / points) * left;
       if (layer.kind === 'skin') return thick[k] + Math.sin(p * 0.7) * 1.6;
       const body = layer.kind === 'piece' || layer.kind === 'cap';
-      return base + (body ? ridge(x, left, thick[k], 1.2) : thick[k] * (0.82 + 0.18 * ridge(x, left, 1, 0.4)));
+      return base + (body ? ridge(x, left, thick[k], 1.2) : thick[k] * (0.8 + 0.2 * Math.sin(p * 0.21 + k)));
     });
     const line = (values) => values.map((v, p) => `${((p / points) * left).toFixed(1)} ${(floor - v).toFixed(1)}`);
     const d = `M${line(upper).join('L')}L${line(lower).reverse().join('L')}Z`;

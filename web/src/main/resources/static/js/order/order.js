@@ -35,7 +35,7 @@ class Order {
     const width = this.place.clientWidth || 1280;
     this.s = scale(this.ribbon, width);
     const rows = this.model.rows;
-    const pitch = Math.max(34, Math.min(41, 420 / rows.length));
+    const pitch = Math.max(33, Math.min(41, (window.innerHeight - 410) / rows.length));
     this.ground = new Map(rows.map((row, k) => [row, 30 + (k + 1) * pitch - 4]));
     const height = 30 + rows.length * pitch + 12;
     const svg = el('svg', { width, height, viewBox: `0 0 ${width} ${height}`, tabindex: '0', role: 'group', 'aria-label': 'The order: time across, the body down the side. Arrow keys walk the steps.' });
@@ -61,7 +61,7 @@ class Order {
     this.svg.append(el('path', { class: 'or-skin', d: `M${this.s.x0} ${y}H${right}` }));
     if (this.s.x0 > 100) {
       const pin = PINS[row];
-      const [px, py] = [-46 + (pin[0] / 2640) * 236, 4 + (pin[1] / 4520) * 404];
+      const [px, py] = [-96 + (pin[0] / 2640) * 236, 4 + (pin[1] / 4520) * 404];
       const inside = row === 'hands' || row === 'chest';
       const start = inside ? `M${this.s.x0 - 150} ${y}` : `M${px} ${py}C${px + 46} ${py} ${this.s.x0 - 100} ${y} ${this.s.x0 - 62} ${y}`;
       this.svg.append(el('path', { class: 'or-thread', d: `${start}H${this.s.x0}` }));
@@ -193,7 +193,7 @@ class Order {
 /** How often the call is made, by when the performer sits down. */
 function drawStartBy(place) {
   const points = dataIn(place);
-  const [width, height] = [Math.min(360, place.clientWidth || 340), 150];
+  const [width, height] = [Math.min(360, place.clientWidth || 340), 132];
   const [left, right, top, foot] = [62, width - 14, 10, height - 24];
   const x = (shift) => left + ((shift + 30) / 60) * (right - left);
   const y = (share) => foot - (share / 100) * (foot - top);

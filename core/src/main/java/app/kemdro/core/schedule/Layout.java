@@ -212,23 +212,53 @@ final class Layout {
         return result;
     }
 
-    /** No schedule can be ready before: the longest chain, and the work shared by all hands with their breaks. */
+    /**
+     * No schedule can be ready before: the longest chain; the work shared by all hands; and the work that only leads may
+     * do with the shortest way in and out of it. Nobody works while everything is held by a task without hands.
+     */
     int leastReady() {
         if (progress.now() > 0 || n == 0) {
             return 0;
         }
         int chain = 0;
         long work = 0;
+        long leadWork = 0;
+        int alone = 0;
+        int out = Integer.MAX_VALUE;
         for (int i = 0; i < n; i++) {
             chain = Math.max(chain, tail[i]);
-            if (tasks[i].needs() != Task.Needs.NOBODY) {
-                work += quickest(i);
+            switch (tasks[i].needs()) {
+                case LEAD -> {
+                    work += quickest(i);
+                    leadWork += quickest(i);
+                    out = Math.min(out, tail[i] - quickest(i));
+                }
+                case ANYONE -> work += quickest(i);
+                case NOBODY -> alone += holdsEverything(i) ? quickest(i) : 0;
             }
         }
-        int hands = Math.max(1, network.workers().size());
-        int share = (int) ((work + hands - 1) / hands);
-        int every = network.breaks().every();
-        int rests = Math.max(0, (share - 1) / every);
-        return Math.max(chain, share + rests * network.breaks().length());
+        long leads = network.workers().stream().filter(Worker::lead).count();
+        int all = withRests(share(work, network.workers().size()) + alone);
+        int led = withRests(share(leadWork, leads) + alone) + (out == Integer.MAX_VALUE ? 0 : out);
+        return Math.max(chain, Math.max(all, led));
+    }
+
+    private boolean holdsEverything(int i) {
+        for (Task other : tasks) {
+            if (other != tasks[i] && !tasks[i].sharesZone(other)) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static int share(long work, long hands) {
+        return (int) (work / Math.max(1, hands));
+    }
+
+    private int withRests(int seconds) {
+        return seconds
+                + Math.max(0, (seconds - 1) / network.breaks().every())
+                        * network.breaks().length();
     }
 }

@@ -49,10 +49,18 @@ class BookController {
             boolean late,
             String status,
             String reason,
-            double from,
-            double to,
-            double didFrom,
-            double didTo) {}
+            Bar plan,
+            Bar did) {}
+
+    /** A bar of the drawing: 300 units stand for the whole run. */
+    record Bar(double x, double width) {
+        private static final double WHOLE = 300;
+
+        static Bar of(double fromMinute, double toMinute, long spanMinutes) {
+            double unit = WHOLE / Math.max(1, spanMinutes);
+            return new Bar(fromMinute * unit, Math.max(1, (toMinute - fromMinute) * unit));
+        }
+    }
 
     /** A note with its time. */
     record Note(String hour, String hands, String text) {}
@@ -71,10 +79,6 @@ class BookController {
     }
 
     private void fill(Model model, Standing s) {
-        List<Line> lines = new java.util.ArrayList<>();
-        for (Placed p : s.plan().schedule().placed()) {
-            lines.add(line(lines.size() + 1, s, s.plan().step(p.task()), p));
-        }
         LocalDateTime began = s.run().beganAt();
         Optional<LocalDateTime> last = s.state().steps().values().stream()
                 .map(StepState::ended)
@@ -83,8 +87,12 @@ class BookController {
         long planned = Math.round(s.plan().schedule().ready() / 60.0);
         long took = last.map(t -> Duration.between(began, t).toMinutes()).orElse(0L);
         model.addAttribute("shown", s.run());
+        long span = Math.max(planned, took) + 5;
+        List<Line> lines = new java.util.ArrayList<>();
+        for (Placed p : s.plan().schedule().placed()) {
+            lines.add(line(lines.size() + 1, s, s.plan().step(p.task()), p, span));
+        }
         model.addAttribute("lines", lines);
-        model.addAttribute("span", Math.max(planned, took) + 5);
         model.addAttribute("day", Words.day(began));
         model.addAttribute("began", Words.hour(began));
         model.addAttribute("ended", last.map(Words::hour).orElse("–"));
@@ -105,7 +113,7 @@ class BookController {
         return s.state().events().stream().filter(e -> e.type() == type).count();
     }
 
-    private static Line line(int number, Standing s, PlannedStep step, Placed p) {
+    private static Line line(int number, Standing s, PlannedStep step, Placed p, long span) {
         StepState state = s.state().step(step.id());
         long planned = Math.round((p.end() - p.start()) / 60.0);
         boolean did = state.started() != null && state.ended() != null && state.status() == Status.DONE;
@@ -124,9 +132,7 @@ class BookController {
                 did && actual > planned,
                 state.status().name().toLowerCase(Locale.ROOT),
                 state.reason(),
-                p.start() / 60.0,
-                p.end() / 60.0,
-                from,
-                to);
+                Bar.of(p.start() / 60.0, p.end() / 60.0, span),
+                Bar.of(from, to, span));
     }
 }

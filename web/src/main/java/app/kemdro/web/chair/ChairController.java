@@ -73,6 +73,9 @@ class ChairController {
         rooms.open(model, job, "chair");
         if (run.isEmpty()) {
             model.addAttribute("before", runs.of(id).size());
+            LocalDateTime call = runs.callFor(job, now());
+            model.addAttribute("rehearsal", !call.equals(job.brief().call()));
+            model.addAttribute("callIfNow", Words.hour(call));
             return "chair/before";
         }
         Standing standing = runs.standing(run.get());

@@ -17,6 +17,7 @@ public class Run {
 
     private long jobId;
     private LocalDateTime beganAt = LocalDateTime.MIN;
+    private LocalDateTime callAt = LocalDateTime.MIN;
     private @Nullable LocalDateTime endedAt;
 
     /** The schedule people have in mind now, as JSON. */
@@ -25,9 +26,10 @@ public class Run {
 
     protected Run() {}
 
-    Run(long jobId, LocalDateTime beganAt, String standing) {
+    Run(long jobId, LocalDateTime beganAt, LocalDateTime callAt, String standing) {
         this.jobId = jobId;
         this.beganAt = beganAt;
+        this.callAt = callAt;
         this.standing = standing;
     }
 
@@ -44,6 +46,11 @@ public class Run {
 
     public LocalDateTime beganAt() {
         return beganAt;
+    }
+
+    /** The call it works towards. */
+    public LocalDateTime callAt() {
+        return callAt;
     }
 
     public @Nullable LocalDateTime endedAt() {

@@ -1,6 +1,5 @@
 package app.kemdro.web.chair;
 
-import app.kemdro.core.look.Brief;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.Planning;
 import app.kemdro.core.run.Chair;
@@ -95,31 +94,20 @@ public class Runs {
         if (already.isPresent()) {
             return already.get();
         }
-        Plan plan = planFrom(jobs.get(jobId), at);
+        Job job = jobs.get(jobId);
+        LocalDateTime call = callFor(job, at);
+        Plan plan = planFrom(job, at, call);
         return transaction.execute(t -> {
-            Run run = runs.saveAndFlush(new Run(jobId, at, mapper.writeValueAsString(plan.schedule())));
+            Run run = runs.saveAndFlush(new Run(jobId, at, call, mapper.writeValueAsString(plan.schedule())));
             store(run, new RunEvent("begin-" + run.id(), at, "", Type.BEGIN, "", 0, 0, ""), account);
             made.put(run.id(), plan);
             return run;
         });
     }
 
-    private Plan planFrom(Job job, LocalDateTime chairIn) {
-        Brief brief = job.brief();
-        Brief seated = new Brief(
-                brief.call(),
-                Optional.of(chairIn),
-                brief.performer(),
-                brief.crew(),
-                brief.room(),
-                brief.costumeCovers(),
-                brief.costumeMinutes(),
-                brief.selfApplied());
-        if (!chairIn.isBefore(brief.call())) {
-            throw new NotPossible("The call was at " + brief.call().toLocalTime() + " on "
-                    + brief.call().toLocalDate() + ". Set a new call in the brief before you begin.");
-        }
-        Planning planning = plans.full(job.look(), seated);
+    /** The plan from this chair-in towards this call; hours of the crew move along when the call does. */
+    private Plan planFrom(Job job, LocalDateTime chairIn, LocalDateTime call) {
+        Planning planning = plans.full(job.look(), Seating.brief(job.brief(), chairIn, call));
         if (planning instanceof Planning.Refused refused) {
             throw new NotPossible(refused.problems().get(0).what() + " "
                     + refused.problems().get(0).remedy());
@@ -127,9 +115,15 @@ public class Runs {
         return ((Planning.Done) planning).plan();
     }
 
+    /** The call that a run begun at this time works towards: the job's own, or one moved along for a rehearsal. */
+    public LocalDateTime callFor(Job job, LocalDateTime at) {
+        Optional<Plan> plan = plans.of(job).plan();
+        return plan.isEmpty() ? job.brief().call() : Seating.call(plan.get(), at);
+    }
+
     /** Where a run stands. */
     public Standing standing(Run run) {
-        Plan plan = made.computeIfAbsent(run.id(), k -> planFrom(jobs.get(run.jobId()), run.beganAt()));
+        Plan plan = made.computeIfAbsent(run.id(), k -> planFrom(jobs.get(run.jobId()), run.beganAt(), run.callAt()));
         return new Standing(run, plan, RunState.of(eventsOf(run)), mapper.readValue(run.standing(), Schedule.class));
     }
 
@@ -223,7 +217,7 @@ public class Runs {
 
     /** The plan a run at this time would follow. */
     public Plan planAt(Job job, LocalDateTime chairIn) {
-        return planFrom(job, chairIn);
+        return planFrom(job, chairIn, job.brief().call());
     }
 
     /** Whether every step is done or left out. */

@@ -17,15 +17,14 @@ import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import org.springframework.boot.ApplicationArguments;
-import org.springframework.boot.ApplicationRunner;
+import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.context.annotation.Profile;
 import org.springframework.stereotype.Component;
 
 /** "Cold Casting": a small production about a shut-down bell foundry. All of it is invented. */
 @Component
 @Profile("demo")
-class DemoWorld implements ApplicationRunner {
+class DemoWorld implements SmartInitializingSingleton {
     private static final String PRODUCTION = "Cold Casting";
     private static final Set<String> COLLAR = Set.of("chest", "shoulder-left", "shoulder-right", "upper-back");
 
@@ -41,8 +40,9 @@ class DemoWorld implements ApplicationRunner {
         this.clock = clock;
     }
 
+    /** Before the first page can be asked for, so that nobody meets an empty demo. */
     @Override
-    public void run(ApplicationArguments arguments) {
+    public void afterSingletonsInstantiated() {
         accounts.ensure();
         if (!jobs.isEmpty()) {
             return;

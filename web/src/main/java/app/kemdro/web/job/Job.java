@@ -48,6 +48,7 @@ public class Job {
     private String reactsTo = "";
     private LocalDateTime callAt = LocalDateTime.MIN;
     private @Nullable LocalDateTime chairIn;
+
     @Column(name = "temperature_c")
     private double temperatureC;
 

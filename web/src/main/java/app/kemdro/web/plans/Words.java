@@ -43,10 +43,10 @@ public final class Words {
         return minutes < 100 ? minutes + " min" : minutes / 60 + " h " + "%02d".formatted(minutes % 60);
     }
 
-    /** "+6 min", "−3 min", "no time". */
+    /** "+6 min", "−3 min", "same time". */
     public static String change(long minutes) {
         if (minutes == 0) {
-            return "no time";
+            return "same time";
         }
         return (minutes > 0 ? "+" : "−") + span(Math.abs(minutes));
     }

@@ -21,6 +21,7 @@ import org.jspecify.annotations.Nullable;
  * The strip, ready to be drawn. All positions are minutes after chair-in.
  *
  * @param clock minute of the day of chair-in
+ * @param away stretches in which the performer is out of the chair
  * @param smear how often, of all simulated mornings, it ends in each minute
  */
 public record Ribbon(
@@ -30,6 +31,7 @@ public record Ribbon(
         List<Film> films,
         List<Span> windows,
         List<Span> rests,
+        List<Span> away,
         double ready,
         String readyText,
         @Nullable Double sure,
@@ -37,6 +39,9 @@ public record Ribbon(
         double call,
         String callText,
         List<Smear> smear) {
+
+    /** A window longer than this is no worry, and not drawn; minutes. */
+    private static final double LONGEST_WINDOW = 10;
 
     /** One pair of hands and what it does. */
     public record Row(String name, List<Block> blocks) {}
@@ -64,6 +69,7 @@ public record Ribbon(
         return new Ribbon(
                 minuteOfDay(chairIn),
                 "",
+                List.of(),
                 List.of(),
                 List.of(),
                 List.of(),
@@ -97,6 +103,10 @@ public record Ribbon(
                 windows(plan),
                 plan.schedule().rests().stream()
                         .map(r -> new Span(minutes(r.start()), minutes(r.end())))
+                        .toList(),
+                plan.schedule().placed().stream()
+                        .filter(p -> p.worker() == null)
+                        .map(p -> new Span(minutes(p.start()), minutes(p.end())))
                         .toList(),
                 minutes(plan.schedule().ready()),
                 Words.ready(plan.ready()),
@@ -145,7 +155,7 @@ public record Ribbon(
                 spans.add(new Span(minutes(from.settled()), minutes(from.settled() + lag.within())));
             }
         }
-        return spans;
+        return spans.stream().filter(s -> s.to() - s.from() <= LONGEST_WINDOW).toList();
     }
 
     private static List<Smear> smear(Confidence confidence) {

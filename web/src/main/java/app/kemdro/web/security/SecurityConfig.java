@@ -18,7 +18,7 @@ class SecurityConfig {
     @Bean
     SecurityFilterChain chain(HttpSecurity http) throws Exception {
         return http.authorizeHttpRequests(may -> may.requestMatchers(
-                                "/css/**", "/js/**", "/*/js/**", "/fonts/**", "/figure/**", "/favicon.svg")
+                                "/css/**", "/js/**", "/*/js/**", "/fonts/**", "/figure/**", "/icons/**")
                         .permitAll()
                         .requestMatchers("/sign-in", "/first-lead", "/error")
                         .permitAll()

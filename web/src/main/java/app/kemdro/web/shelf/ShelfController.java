@@ -66,8 +66,11 @@ class ShelfController {
         LocalDateTime now = LocalDateTime.now(clock);
         List<Standing> all = new java.util.ArrayList<>();
         String day = "";
-        for (Job job : jobs.byCall()) {
-            String own = Words.day(job.brief().call());
+        for (Job job : comingFirst(jobs.byCall(), now)) {
+            boolean past = job.brief().call().isBefore(now);
+            String own = past
+                    ? "Past " + Words.day(job.brief().call())
+                    : Words.day(job.brief().call());
             all.add(standing(job, own, !own.equals(day)));
             day = own;
         }
@@ -90,6 +93,18 @@ class ShelfController {
     String remove(@PathVariable long id) {
         jobs.remove(id);
         return "redirect:/shelf";
+    }
+
+    /** What is still to come by its call, then what is past, the latest first. */
+    private static List<Job> comingFirst(List<Job> byCall, LocalDateTime now) {
+        List<Job> order = new java.util.ArrayList<>();
+        byCall.stream().filter(j -> !j.brief().call().isBefore(now)).forEach(order::add);
+        for (int k = byCall.size() - 1; k >= 0; k--) {
+            if (byCall.get(k).brief().call().isBefore(now)) {
+                order.add(byCall.get(k));
+            }
+        }
+        return order;
     }
 
     private Standing standing(Job job, String day, boolean newDay) {
