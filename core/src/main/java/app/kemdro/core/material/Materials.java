@@ -30,7 +30,12 @@ public final class Materials {
         return read(DataNode.resource("/trade/materials.yaml"), DataNode.resource("/trade/allergens.yaml"));
     }
 
-    static Materials read(DataNode familyFile, DataNode reactionFile) {
+    /**
+     * Reads families and reactions from other files in the same shape.
+     *
+     * @throws app.kemdro.core.datafile.BrokenFile naming file, line and reason
+     */
+    public static Materials read(DataNode familyFile, DataNode reactionFile) {
         Map<String, Reaction> reactions = new LinkedHashMap<>();
         reactionFile.entries().forEach((id, node) -> {
             node.onlyKeys(Set.of("name", "caution"));

@@ -47,6 +47,7 @@ public record Confidence(int[] ready) {
         private final Lag[][] lag;
         private final int[][] waits;
         private final boolean[][] settles;
+        private final boolean[] workedInto;
         private final int[] rests;
         private final int[] restLength;
 
@@ -62,6 +63,10 @@ public record Confidence(int[] ready) {
             lag = new Lag[n][];
             waits = new int[n][];
             settles = new boolean[n][];
+            workedInto = new boolean[n];
+            network.lags().stream()
+                    .filter(l -> l.into() && index.containsKey(l.from()) && index.containsKey(l.to()))
+                    .forEach(l -> workedInto[index.get(l.from())] = true);
             for (int i = 0; i < n; i++) {
                 Placed p = order.get(i);
                 List<Lag> in = network.lags().stream()
@@ -125,7 +130,7 @@ public record Confidence(int[] ready) {
                 }
                 end[i] = start + work;
                 latest = Math.max(latest, end[i]);
-                ready = Math.max(ready, end[i] + (p.settled() - p.end()) * room);
+                ready = Math.max(ready, end[i] + (workedInto[i] ? 0 : (p.settled() - p.end()) * room));
             }
             return (int) Math.round(ready);
         }

@@ -22,7 +22,9 @@ public final class Critical {
         order.forEach(p -> at.put(p.task(), p));
         for (int k = order.size() - 1; k >= 0; k--) {
             Placed p = order.get(k);
-            int latest = schedule.ready() - (p.settled() - p.end());
+            boolean workedInto = network.lags().stream()
+                    .anyMatch(l -> l.from().equals(p.task()) && l.into() && at.containsKey(l.to()));
+            int latest = schedule.ready() - (workedInto ? 0 : p.settled() - p.end());
             for (Lag lag : network.lags()) {
                 if (lag.from().equals(p.task()) && latestEnd.containsKey(lag.to())) {
                     int start = latestStart(at.get(lag.to()), latestEnd);

@@ -24,6 +24,9 @@ final class Layout {
     final int[] block;
     final int[][] blocks;
     final int[] tail;
+    /** Whether what a task leaves is worked into by another, so that nobody waits for it to settle at the end. */
+    final boolean[] workedInto;
+
     final boolean[] fixed;
     final Placed[] past;
     final Progress progress;
@@ -61,6 +64,10 @@ final class Layout {
             int task = i;
             before[i] = arcs.stream().filter(a -> a.to == task).toArray(Arc[]::new);
             after[i] = arcs.stream().filter(a -> a.from == task).toArray(Arc[]::new);
+        }
+        workedInto = new boolean[n];
+        for (Arc arc : arcs) {
+            workedInto[arc.from] |= arc.lag.into();
         }
         past = new Placed[n];
         fixed = new boolean[n];
@@ -203,7 +210,7 @@ final class Layout {
         int[] order = topological();
         for (int k = n - 1; k >= 0; k--) {
             int i = order[k];
-            int longest = leastSettled(i);
+            int longest = workedInto[i] ? 0 : leastSettled(i);
             for (Arc arc : after[i]) {
                 longest = Math.max(longest, leastAfter(i, arc.lag) + result[arc.to]);
             }

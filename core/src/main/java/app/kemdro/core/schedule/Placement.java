@@ -398,9 +398,27 @@ final class Placement {
     int ready() {
         int ready = 0;
         for (int i = 0; i < net.n; i++) {
-            ready = Math.max(ready, settled(i));
+            ready = Math.max(ready, net.workedInto[i] ? end[i] : settled(i));
         }
         return ready;
+    }
+
+    /** Gaps that let each break begin as soon as the last work before it ends. */
+    int[] tightGaps() {
+        int[] gaps = genes.gap().clone();
+        int done = net.progress.rests().size();
+        int from = net.progress.rests().stream().mapToInt(Rest::end).max().orElse(0);
+        for (int k = done; k < rests.size(); k++) {
+            int last = from;
+            for (int i = 0; i < net.n; i++) {
+                if (end[i] <= rests.get(k).start()) {
+                    last = Math.max(last, end[i]);
+                }
+            }
+            gaps[k - done] = Math.min(gaps[k - done], last - from);
+            from = last + net.network.breaks().length();
+        }
+        return gaps;
     }
 
     /** What this placement costs: being ready late most, missed windows more, then late starts and use of the tool. */

@@ -75,7 +75,9 @@ public final class Planner {
         Outcome run(Optional<Schedule> before) {
             before.ifPresent(this::tryOrder);
             for (Genes start : List.of(first(), withTools(first(), 1), shared(first(), 240))) {
-                attempt(start);
+                if (attempt(start) < Long.MAX_VALUE) {
+                    attempt(tightened(start));
+                }
             }
             Genes current = best;
             long currentCost = bestCost;
@@ -83,6 +85,14 @@ public final class Planner {
                 Genes next = changed(current);
                 long cost = attempt(next);
                 // a little worse is let through now and then, so that the search does not stay in a corner
+                if (cost < currentCost) {
+                    Genes tight = tightened(next);
+                    long tightCost = attempt(tight);
+                    if (tightCost < cost) {
+                        next = tight;
+                        cost = tightCost;
+                    }
+                }
                 if (cost <= currentCost || (k % 7 == 0 && cost < bestCost + 90 * 1_000_000L)) {
                     current = next;
                     currentCost = cost;
@@ -99,6 +109,13 @@ public final class Planner {
             calm();
             placement.place(best);
             return new Planned(placement.schedule(net.leastReady()));
+        }
+
+        /** The same with breaks that begin as soon as hands are free before them. */
+        private Genes tightened(Genes genes) {
+            Genes tight = genes.copy();
+            System.arraycopy(placement.tightGaps(), 0, tight.gap(), 0, tight.gap().length);
+            return tight;
         }
 
         private long attempt(Genes genes) {

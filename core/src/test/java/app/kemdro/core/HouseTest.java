@@ -1,0 +1,67 @@
+package app.kemdro.core;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+/** The arrows of the house point one way. */
+@AnalyzeClasses(packages = "app.kemdro.core", importOptions = ImportOption.DoNotIncludeTests.class)
+class HouseTest {
+    @ArchTest
+    static final ArchRule packagesPointDownwards = layeredArchitecture()
+            .consideringOnlyDependenciesInLayers()
+            .layer("datafile")
+            .definedBy("..core.datafile..")
+            .layer("body")
+            .definedBy("..core.body..")
+            .layer("climate")
+            .definedBy("..core.climate..")
+            .layer("material")
+            .definedBy("..core.material..")
+            .layer("cure")
+            .definedBy("..core.cure..")
+            .layer("method")
+            .definedBy("..core.method..")
+            .layer("look")
+            .definedBy("..core.look..")
+            .layer("schedule")
+            .definedBy("..core.schedule..")
+            .layer("plan")
+            .definedBy("..core.plan..")
+            .layer("run")
+            .definedBy("..core.run..")
+            .whereLayer("datafile")
+            .mayNotAccessAnyLayer()
+            .whereLayer("body")
+            .mayOnlyAccessLayers("datafile")
+            .whereLayer("climate")
+            .mayNotAccessAnyLayer()
+            .whereLayer("material")
+            .mayOnlyAccessLayers("datafile")
+            .whereLayer("cure")
+            .mayOnlyAccessLayers("climate", "material")
+            .whereLayer("method")
+            .mayOnlyAccessLayers("datafile", "body", "material")
+            .whereLayer("look")
+            .mayOnlyAccessLayers("method", "body", "material")
+            .whereLayer("schedule")
+            .mayNotAccessAnyLayer()
+            .whereLayer("plan")
+            .mayOnlyAccessLayers("look", "method", "body", "material", "climate", "cure", "schedule")
+            .whereLayer("run")
+            .mayOnlyAccessLayers("plan", "look", "method", "body", "material", "cure", "schedule");
+
+    @ArchTest
+    static final ArchRule noFrameworkAndNoClockInside = noClasses()
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("org.springframework..", "jakarta..", "org.hibernate..", "tools.jackson..")
+            .orShould()
+            .callMethod(java.time.LocalDateTime.class, "now")
+            .orShould()
+            .callMethod(System.class, "currentTimeMillis");
+}

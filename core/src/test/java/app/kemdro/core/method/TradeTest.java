@@ -1,0 +1,125 @@
+package app.kemdro.core.method;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.kemdro.core.body.Body;
+import app.kemdro.core.datafile.BrokenFile;
+import app.kemdro.core.datafile.DataNode;
+import app.kemdro.core.material.Materials;
+import java.io.StringReader;
+import org.junit.jupiter.api.Test;
+
+class TradeTest {
+    private static final Trade TRADE = Trade.standard();
+
+    @Test
+    void everyTechniqueSaysWhy() {
+        assertThat(TRADE.techniques()).allSatisfy(t -> assertThat(t.because()).endsWith("."));
+        assertThat(TRADE.rules()).allSatisfy(r -> assertThat(r.because()).endsWith("."));
+    }
+
+    @Test
+    void browsCanBeBlockedByTwoSchools() {
+        assertThat(TRADE.schoolsBeside(TRADE.technique("brow-powder-each")))
+                .extracting(Technique::id)
+                .containsExactly("brow-powder-last");
+    }
+
+    @Test
+    void alcoholNeverTouchesTheEyes() {
+        assertThat(TRADE.technique("skin-prep").zones()).doesNotContain("eye-left", "eye-right", "mouth");
+    }
+
+    @Test
+    void everyAdhesiveAndLatexNamesItsRemover() {
+        assertThat(TRADE.materials().all())
+                .filteredOn(m -> m.kind().equals("adhesive") || m.kind().equals("latex"))
+                .isNotEmpty()
+                .allSatisfy(m -> assertThat(m.remover()).isNotBlank());
+    }
+
+    @Test
+    void aStepCannotWaitForTackOnWhatNeverGrabs() {
+        assertBroken("""
+                odd:
+                  name: Odd
+                  slot: odd
+                  effect: colour
+                  because: A test.
+                  steps:
+                    - id: a
+                      name: Lay latex
+                      minutes: 1
+                      material: liquid-latex
+                    - id: b
+                      name: Press
+                      minutes: 1
+                      begins: tacky
+                """, "line 11", "lays nothing that grabs");
+    }
+
+    @Test
+    void anUnknownZoneIsNamedWithItsLine() {
+        assertBroken("""
+                odd:
+                  name: Odd
+                  slot: odd
+                  effect: colour
+                  zones: [nose, tail]
+                  because: A test.
+                  steps: [{ id: a, name: A, minutes: 1 }]
+                """, "line 5", "'tail' is no zone");
+    }
+
+    @Test
+    void aMisspeltKeyIsNotSilentlyIgnored() {
+        assertBroken("""
+                odd:
+                  name: Odd
+                  slot: odd
+                  efect: colour
+                  because: A test.
+                  steps: [{ id: a, name: A, minutes: 1 }]
+                """, "line 4", "unknown key 'efect'");
+    }
+
+    @Test
+    void aNeedThatNothingGivesIsRefused() {
+        assertBroken("""
+                odd:
+                  name: Odd
+                  slot: odd
+                  effect: colour
+                  needs: [gilded]
+                  because: A test.
+                  steps: [{ id: a, name: A, minutes: 1 }]
+                """, "line 2", "needs 'gilded', which no technique gives");
+    }
+
+    @Test
+    void moisturesMustFall() {
+        String text = """
+                odd:
+                  name: odd glue
+                  kind: adhesive
+                  film: { carrier: water, coat: 30, solids: 0.5, critical: 0.3, tacky: 0.1, clear: 0.2, sorbs: 0 }
+                """;
+        DataNode families = DataNode.read("materials.yaml", new StringReader(text));
+        DataNode reactions = DataNode.resource("/trade/allergens.yaml");
+        assertThatThrownBy(() -> Materials.read(families, reactions))
+                .isInstanceOf(BrokenFile.class)
+                .hasMessageContaining("line 4")
+                .hasMessageContaining("must fall");
+    }
+
+    private static void assertBroken(String techniques, String... says) {
+        DataNode rules = DataNode.read("rules.yaml", new StringReader("[]"));
+        DataNode file = DataNode.read("techniques.yaml", new StringReader(techniques));
+        var thrown = assertThatThrownBy(() -> TradeReader.read(Body.standard(), Materials.standard(), file, rules))
+                .isInstanceOf(BrokenFile.class);
+        for (String part : says) {
+            thrown.hasMessageContaining(part);
+        }
+    }
+}

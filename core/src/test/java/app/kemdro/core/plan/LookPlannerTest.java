@@ -1,0 +1,291 @@
+package app.kemdro.core.plan;
+
+import static app.kemdro.core.plan.Samples.CALL;
+import static app.kemdro.core.plan.Samples.PLANNER;
+import static app.kemdro.core.plan.Samples.TRADE;
+import static app.kemdro.core.plan.Samples.assistant;
+import static app.kemdro.core.plan.Samples.brief;
+import static app.kemdro.core.plan.Samples.entry;
+import static app.kemdro.core.plan.Samples.lead;
+import static app.kemdro.core.plan.Samples.look;
+import static app.kemdro.core.plan.Samples.planned;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.kemdro.core.look.Brief;
+import app.kemdro.core.look.Brief.Hands;
+import app.kemdro.core.look.Brief.Performer;
+import app.kemdro.core.look.Brief.Room;
+import app.kemdro.core.look.Look;
+import app.kemdro.core.look.LookEntry;
+import app.kemdro.core.schedule.Lag;
+import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.ScheduleCheck;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+
+class LookPlannerTest {
+
+    /** [F4] common practice: at least 90 minutes for one person, its base colour included, less with an assistant. */
+    @Test
+    void theFullCapTakesOnePersonAtLeastNinetyMinutesAndLessWithAnAssistant() {
+        Plan alone = planned(Samples.fullCap(), brief(lead("Ines")));
+        Plan helped = planned(Samples.fullCap(), brief(lead("Ines"), assistant("Pell")));
+        assertThat(alone.schedule().ready() / 60).isBetween(90, 130);
+        assertThat(helped.schedule().ready()).isLessThan(alone.schedule().ready());
+    }
+
+    @Test
+    void theBellFounderIsPlannedSoundlyAndMakesAMorning() {
+        Plan plan = planned(Samples.bellFounder(), brief(lead("Ines"), assistant("Pell")));
+        assertThat(plan.steps()).hasSizeBetween(45, 80);
+        assertThat(ScheduleCheck.problems(plan.network(), plan.schedule())).isEmpty();
+        assertThat(plan.schedule().ready() / 60).isBetween(100, 170);
+    }
+
+    /** [F1] common practice: about three coats, each powdered. */
+    @Test
+    void eachBrowCoatIsPowderedBeforeTheNext() {
+        Plan plan = planned(look(entry("brow-powder-each", "brow-left", "brow-right")), brief(lead("Ines")));
+        assertThat(stepsOf(plan, "coat")).hasSize(3);
+        assertThat(stepsOf(plan, "powder")).hasSize(3);
+        for (int coat = 1; coat < 3; coat++) {
+            assertThat(at(plan, "powder#" + coat).end())
+                    .isLessThanOrEqualTo(at(plan, "coat#" + (coat + 1)).start());
+        }
+    }
+
+    /** [F2] common practice: the last coat is powdered while it is still wet. */
+    @Test
+    void theLastBrowCoatIsPowderedInsideItsWetWindow() {
+        Plan plan = planned(Samples.bellFounder(), brief(lead("Ines"), assistant("Pell")));
+        Placed last = at(plan, "brow-left-brow-right/last");
+        Placed powder = at(plan, "brow-left-brow-right/powder");
+        assertThat(powder.start()).isBetween(last.end(), last.usable());
+        assertThat(last.usable()).as("the window is a real one").isGreaterThan(last.end());
+    }
+
+    @Test
+    void latexIsPowderedBeforeAnythingTouchesIt() {
+        Plan plan = planned(Samples.bellFounder(), brief(lead("Ines"), assistant("Pell")));
+        PlannedStep latex = step(plan, "cap-latex-crown/stipple-all");
+        PlannedStep powder = step(plan, "cap-latex-crown/powder-all");
+        Placed laid = plan.schedule().of(latex.id());
+        Placed powdered = plan.schedule().of(powder.id());
+        assertThat(powdered.start()).isBetween(laid.settled(), laid.settled() + 4 * 60);
+        assertThat(plan.schedule().placed())
+                .filteredOn(p -> p.start() > laid.start() && p.start() < powdered.start())
+                .noneMatch(p -> plan.network().task(p.task()).zones().stream().anyMatch(latex.zones()::contains));
+    }
+
+    @Test
+    void edgeCoatsAreEachThinnerAndDrySooner() {
+        Plan plan = planned(Samples.fullCap(), brief(lead("Ines")));
+        List<Double> times = stepsOf(plan, "edge-latex-hairline/coat").stream()
+                .map(s -> s.drying().orElseThrow().clear().orElseThrow())
+                .toList();
+        assertThat(times).hasSize(3).isSortedAccordingTo(java.util.Comparator.reverseOrder());
+    }
+
+    @Test
+    void skinIsCleanedAndCreamIsPowderedWithoutBeingAsked() {
+        Plan plan = planned(look(entry("base-cream", "nose", "cheek-left")), brief(lead("Ines")));
+        assertThat(plan.steps())
+                .filteredOn(PlannedStep::implied)
+                .extracting(s -> s.technique().id())
+                .contains("skin-prep", "set-powder", "final-look");
+        assertThat(at(plan, "degrease").end())
+                .isLessThanOrEqualTo(at(plan, "/lay").start());
+        assertThat(at(plan, "/lay").end())
+                .isLessThanOrEqualTo(at(plan, "set-powder-face/powder").start());
+    }
+
+    @Test
+    void creamOnALatexCapGetsCastorGreaseBetween() {
+        Plan plan = planned(Samples.fullCap(), brief(lead("Ines")));
+        assertThat(plan.steps()).anyMatch(s -> s.implied() && s.technique().id().equals("castor-ground"));
+        assertThat(at(plan, "castor-ground-head/powder").end())
+                .isLessThanOrEqualTo(at(plan, "base-cream").start());
+    }
+
+    @Test
+    void handsComeAfterCostumeAndLidsAfterTheBase() {
+        Brief costume = with(brief(lead("Ines"), assistant("Pell")), 15, Set.of(), new Room(22, 45, 1));
+        Plan plan = planned(Samples.bellFounder(), costume);
+        assertThat(at(plan, "finish-skin-hand-left-hand-right/base").start())
+                .isGreaterThanOrEqualTo(at(plan, "costume-change/dress").end());
+        assertThat(at(plan, "eye-soot").start())
+                .isGreaterThanOrEqualTo(at(plan, "base-cream").end());
+        assertThat(plan.schedule()
+                        .placed()
+                        .get(plan.schedule().placed().size() - 1)
+                        .task())
+                .contains("final-look");
+    }
+
+    @Test
+    void aLargerHeadTakesLonger() {
+        Brief small = brief(lead("Ines"));
+        Brief large = new Brief(
+                CALL,
+                Optional.empty(),
+                new Performer("Tomas", 0, 0, 62, Set.of()),
+                small.crew(),
+                small.room(),
+                Set.of(),
+                0,
+                false);
+        assertThat(planned(Samples.fullCap(), large).schedule().ready())
+                .isGreaterThan(planned(Samples.fullCap(), small).schedule().ready());
+    }
+
+    @Test
+    void oneselfInTheMirrorTakesLongerAndIsWarnedAboutTheBack() {
+        Brief own = new Brief(
+                CALL,
+                Optional.empty(),
+                new Performer("Ines", 0, 0, 0, Set.of()),
+                List.of(lead("Ines")),
+                new Room(22, 45, 1),
+                Set.of(),
+                0,
+                true);
+        Plan plan = planned(Samples.fullCap(), own);
+        assertThat(plan.schedule().ready())
+                .isGreaterThan(planned(Samples.fullCap(), brief(lead("Ines")))
+                        .schedule()
+                        .ready());
+        assertThat(plan.notes()).anyMatch(n -> n.what().contains("reached blind"));
+    }
+
+    @Test
+    void twoSchoolsOnOneBrowContradictEachOther() {
+        assertRefused(
+                look(entry("brow-powder-each", "brow-left"), entry("brow-powder-last", "brow-left", "brow-right")),
+                brief(lead("Ines")),
+                "Left brow has both",
+                "Take one of them off");
+    }
+
+    @Test
+    void anEdgeWithNothingToBlendSaysWhatIsMissing() {
+        assertRefused(
+                look(entry("edge-latex", "cheek-left")),
+                brief(lead("Ines")),
+                "left cheek needs bald cap or foam latex piece",
+                "Add it there");
+    }
+
+    @Test
+    void aReactionBarsWhatContainsItsCause() {
+        assertRefused(
+                look(entry("foam-piece-gum", "nose")),
+                with(brief(lead("Ines")), 0, Set.of("resin-gum"), new Room(22, 45, 1)),
+                "Tomas reacts to resin gum",
+                "No spirit gum");
+        assertRefused(
+                Samples.fullCap(),
+                with(brief(lead("Ines")), 0, Set.of("latex"), new Room(22, 45, 1)),
+                "reacts to natural rubber latex",
+                "emergency");
+    }
+
+    @Test
+    void aTechniqueOnAZoneItIsNotForIsRefused() {
+        assertRefused(
+                look(entry("eye-soot", "nose")), brief(lead("Ines")), "cannot be used on nose", "Take that zone out");
+    }
+
+    @Test
+    void coatsOutsideTheSchoolsRangeAreRefused() {
+        LookEntry nine = new LookEntry("b", "brow-powder-each", List.of("brow-left"), 9);
+        assertRefused(new Look(List.of(nine)), brief(lead("Ines")), "takes 2 to 4 coats, not 9", "Choose a number");
+    }
+
+    @Test
+    void hoursThatEndTooEarlyNameTheStepAndTheHourNeeded() {
+        Hands early = new Hands("Ines", Brief.Skill.LEAD, CALL.minusHours(5), CALL.minusMinutes(150));
+        assertRefused(
+                Samples.fullCap(),
+                new Brief(
+                        CALL,
+                        Optional.of(CALL.minusMinutes(170)),
+                        brief(early).performer(),
+                        List.of(early),
+                        new Room(22, 45, 1),
+                        Set.of(),
+                        0,
+                        false),
+                "hours are too short",
+                "Let somebody stay longer");
+    }
+
+    @Test
+    void nothingIsClaimedAboutAnEmptyLook() {
+        assertRefused(Look.EMPTY, brief(lead("Ines")), "Nothing happens on the body yet", "Press a zone");
+    }
+
+    @Test
+    void chairInIsWorkedOutFromTheCall() {
+        Plan plan = planned(Samples.fullCap(), brief(lead("Ines")));
+        assertThat(plan.inHand()).isBetween(0L, 299L);
+        assertThat(plan.chairIn().getMinute() % 5).isZero();
+    }
+
+    @Test
+    void aHumidHotRoomMakesItReadyLater() {
+        Plan dry = planned(Samples.bellFounder(), brief(lead("Ines")));
+        Plan damp = planned(Samples.bellFounder(), with(brief(lead("Ines")), 0, Set.of(), new Room(30, 80, 0)));
+        assertThat(damp.schedule().ready()).isGreaterThan(dry.schedule().ready());
+    }
+
+    @Test
+    void everyWindowIsAWindowOfTheTrade() {
+        Plan plan = planned(Samples.bellFounder(), brief(lead("Ines"), assistant("Pell")));
+        assertThat(plan.network().lags())
+                .filteredOn(l -> l.kind() == Lag.Kind.FRESH || l.within() != null)
+                .isNotEmpty()
+                .allSatisfy(l -> assertThat(l.because()).isNotBlank());
+        assertThat(TRADE.rules()).isNotEmpty();
+    }
+
+    private static Brief with(Brief b, int costume, Set<String> reactsTo, Room room) {
+        return new Brief(
+                b.call(),
+                b.chairIn(),
+                new Performer("Tomas", 0, 0, 0, reactsTo),
+                b.crew(),
+                room,
+                b.costumeCovers(),
+                costume,
+                false);
+    }
+
+    private static void assertRefused(Look look, Brief brief, String what, String remedy) {
+        Planning planning = PLANNER.plan(look, brief);
+        assertThat(planning).isInstanceOf(Planning.Refused.class);
+        List<Problem> problems = ((Planning.Refused) planning).problems();
+        assertThat(problems).anySatisfy(p -> {
+            assertThat(p.what()).contains(what);
+            assertThat(p.remedy()).contains(remedy);
+        });
+    }
+
+    private static List<PlannedStep> stepsOf(Plan plan, String part) {
+        return plan.steps().stream()
+                .filter(s -> s.id().contains("/" + part + "#") || s.id().contains(part + "#"))
+                .toList();
+    }
+
+    private static PlannedStep step(Plan plan, String part) {
+        return plan.steps().stream()
+                .filter(s -> s.id().contains(part))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static Placed at(Plan plan, String part) {
+        return plan.schedule().of(step(plan, part).id());
+    }
+}

@@ -1,0 +1,146 @@
+package app.kemdro.core.run;
+
+import static app.kemdro.core.plan.Samples.assistant;
+import static app.kemdro.core.plan.Samples.brief;
+import static app.kemdro.core.plan.Samples.entry;
+import static app.kemdro.core.plan.Samples.lead;
+import static app.kemdro.core.plan.Samples.look;
+import static app.kemdro.core.plan.Samples.planned;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.kemdro.core.plan.Plan;
+import app.kemdro.core.plan.PlannedStep;
+import app.kemdro.core.plan.Samples;
+import app.kemdro.core.run.RunEvent.Type;
+import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.Progress;
+import app.kemdro.core.schedule.Schedule;
+import app.kemdro.core.schedule.ScheduleCheck;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class ChairTest {
+    private static final Plan BROWS =
+            planned(look(entry("brow-powder-each", "brow-left", "brow-right")), brief(lead("Ines")));
+
+    private static RunEvent event(Plan plan, String id, int second, Type type, String step, int seconds) {
+        String hands =
+                step.isEmpty() ? "" : String.valueOf(plan.schedule().of(step).worker());
+        return new RunEvent(
+                id,
+                plan.clock(second),
+                hands,
+                type,
+                step,
+                seconds,
+                step.isEmpty() ? 0 : plan.schedule().of(step).mode(),
+                "");
+    }
+
+    private static String coat(Plan plan, int number) {
+        return plan.steps().stream()
+                .map(PlannedStep::id)
+                .filter(id -> id.endsWith("/coat#" + number))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** Coat 1 was finished three minutes after it began. */
+    private static List<RunEvent> coatOneDone() {
+        String coat = coat(BROWS, 1);
+        return new ArrayList<>(
+                List.of(event(BROWS, "s", 0, Type.START, coat, 0), event(BROWS, "f", 180, Type.FINISH, coat, 0)));
+    }
+
+    @Test
+    void aFreshFilmIsWetThenTackyThenDry() {
+        Chair chair = new Chair(BROWS, RunState.of(coatOneDone()));
+        LiveFilm film = chair.films(BROWS.clock(181)).get(0);
+        assertThat(film.zones()).containsExactly("brow-left", "brow-right");
+        assertThat(film.at(BROWS.clock(181))).isEqualTo(LiveFilm.State.WET);
+        LocalDateTime tacky = java.util.Objects.requireNonNull(film.tacky());
+        assertThat(film.at(tacky)).isEqualTo(LiveFilm.State.TACKY);
+        assertThat(film.at(film.clear())).isEqualTo(LiveFilm.State.DRY);
+    }
+
+    @Test
+    void whatIsWorkedOverIsNoLongerAnOpenFilm() {
+        List<RunEvent> events = coatOneDone();
+        String powder = coat(BROWS, 1).replace("coat", "powder");
+        events.add(event(BROWS, "p", 400, Type.START, powder, 0));
+        assertThat(new Chair(BROWS, RunState.of(events)).films(BROWS.clock(401)))
+                .isEmpty();
+    }
+
+    @Test
+    void clearEarlyBringsTheNextStepForwardAndNotYetPutsItOff() {
+        List<RunEvent> early = coatOneDone();
+        early.add(event(BROWS, "c", 190, Type.CLEAR, coat(BROWS, 1), 0));
+        List<RunEvent> late = coatOneDone();
+        late.add(event(BROWS, "n", 190, Type.NOT_YET, coat(BROWS, 1), 900));
+        int ready = again(coatOneDone(), 190).ready();
+        assertThat(again(early, 190).ready()).isLessThan(ready);
+        assertThat(again(late, 190).of(coat(BROWS, 2)).start())
+                .isGreaterThanOrEqualTo(
+                        again(coatOneDone(), 190).of(coat(BROWS, 2)).start());
+    }
+
+    @Test
+    void addedMinutesMoveWhatFollows() {
+        String coat = coat(BROWS, 1);
+        RunEvent start = event(BROWS, "s", 0, Type.START, coat, 0);
+        Schedule plain = again(List.of(start), 10);
+        Schedule longer = again(List.of(start, event(BROWS, "a", 10, Type.ADD, coat, 300)), 10);
+        assertThat(longer.ready() - plain.ready()).isBetween(290, 310);
+    }
+
+    private static Schedule again(List<RunEvent> events, int second) {
+        Chair chair = new Chair(BROWS, RunState.of(events));
+        return chair.planAgain(Samples.PLANNER, BROWS.schedule(), BROWS.clock(second));
+    }
+
+    /** Plays a whole morning in which everything takes a fifth longer; after every press the rest must be sound. */
+    @Test
+    void everyPlanInTheMiddleOfAMorningIsSound() {
+        Plan plan = planned(Samples.bellFounder(), brief(lead("Ines"), assistant("Pell")));
+        List<RunEvent> events = new ArrayList<>();
+        Schedule standing = plan.schedule();
+        int now = 0;
+        for (int k = 0; k < 24; k++) {
+            int at = now;
+            Placed next = standing.placed().stream()
+                    .filter(p -> p.start() >= at
+                            && RunState.of(events).step(p.task()).status() == StepState.Status.WAITING)
+                    .findFirst()
+                    .orElseThrow();
+            int length = (int) ((next.end() - next.start()) * 1.2);
+            events.add(new RunEvent(
+                    "s" + k,
+                    plan.clock(next.start()),
+                    String.valueOf(next.worker()),
+                    Type.START,
+                    next.task(),
+                    0,
+                    next.mode(),
+                    ""));
+            events.add(new RunEvent(
+                    "f" + k,
+                    plan.clock(next.start() + length),
+                    String.valueOf(next.worker()),
+                    Type.FINISH,
+                    next.task(),
+                    0,
+                    0,
+                    ""));
+            now = next.start() + length;
+            Chair chair = new Chair(plan, RunState.of(events));
+            Progress progress = chair.progress(plan.clock(now));
+            standing = chair.planAgain(Samples.PLANNER, standing, plan.clock(now));
+            assertThat(ScheduleCheck.problems(plan.network(), progress, standing))
+                    .as("after press " + k)
+                    .isEmpty();
+        }
+    }
+}

@@ -1,0 +1,77 @@
+package app.kemdro.core.schedule;
+
+import app.kemdro.core.schedule.Task.Mode;
+import app.kemdro.core.schedule.Task.Needs;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.SplittableRandom;
+
+/** Small networks for tests, times in seconds. */
+final class Networks {
+    static final Worker INES = new Worker("Ines", true, 1, 0, 100_000);
+    static final Worker PELL = new Worker("Pell", false, 1.1, 0, 100_000);
+
+    private Networks() {}
+
+    static Task task(String id, int seconds, String... zones) {
+        return new Task(id, seconds, Set.of(zones), Set.of(), Needs.ANYONE, List.of(Mode.NOTHING));
+    }
+
+    static Task film(String id, int seconds, int usable, int closes, int settled, String... zones) {
+        return new Task(
+                id, seconds, Set.of(zones), Set.of(), Needs.ANYONE, List.of(new Mode(0, usable, closes, settled)));
+    }
+
+    static Lag lag(String from, String to, Lag.Kind kind) {
+        return new Lag(from, to, kind, null, "test");
+    }
+
+    static TaskNetwork of(List<Task> tasks, List<Lag> lags, Worker... workers) {
+        return new TaskNetwork(tasks, lags, List.of(workers), 1, BreakRule.USUAL);
+    }
+
+    static Schedule plan(TaskNetwork network) {
+        if (Planner.trying(150).plan(network) instanceof Outcome.Planned p) {
+            return p.schedule();
+        }
+        throw new AssertionError("not planned: " + Planner.trying(150).plan(network));
+    }
+
+    /** A network with films, windows, dryer ways, held zones and skills; the same seed gives the same network. */
+    static TaskNetwork random(long seed) {
+        SplittableRandom r = new SplittableRandom(seed);
+        int n = 8 + r.nextInt(28);
+        List<Task> tasks = new ArrayList<>();
+        List<Lag> lags = new ArrayList<>();
+        for (int i = 0; i < n; i++) {
+            int settled = r.nextInt(3) == 0 ? 0 : 60 + r.nextInt(400);
+            int usable = settled / 2;
+            int closes = r.nextInt(4) == 0 && settled > 0 ? usable + 90 + r.nextInt(200) : Mode.NEVER;
+            List<Mode> modes = new ArrayList<>(List.of(new Mode(0, usable, closes, settled)));
+            if (settled > 120 && r.nextBoolean()) {
+                modes.add(new Mode(settled / 2, 0, Mode.NEVER, 0));
+            }
+            Needs needs = r.nextInt(12) == 0 ? Needs.NOBODY : r.nextInt(3) == 0 ? Needs.LEAD : Needs.ANYONE;
+            Set<String> holds = r.nextInt(5) == 0 ? Set.of("z" + (6 + r.nextInt(3))) : Set.of();
+            tasks.add(new Task("t" + i, 30 + r.nextInt(500), Set.of("z" + r.nextInt(6)), holds, needs, modes));
+            if (i > 0 && r.nextInt(3) > 0) {
+                lags.add(randomLag(r, tasks, i));
+            }
+        }
+        List<Worker> workers = new ArrayList<>(List.of(INES));
+        if (r.nextBoolean()) {
+            workers.add(PELL);
+        }
+        return new TaskNetwork(tasks, lags, workers, 1, BreakRule.USUAL);
+    }
+
+    private static Lag randomLag(SplittableRandom r, List<Task> tasks, int to) {
+        int from = r.nextInt(to);
+        boolean sameZone = tasks.get(from).zones().equals(tasks.get(to).zones());
+        boolean films = tasks.get(from).modes().get(0).settled() > 0;
+        Lag.Kind kind = sameZone && films && r.nextBoolean() ? Lag.Kind.USABLE : Lag.Kind.SETTLED;
+        Integer within = kind == Lag.Kind.SETTLED && sameZone && r.nextInt(4) == 0 ? 300 : null;
+        return new Lag("t" + from, "t" + to, kind, within, "random");
+    }
+}
