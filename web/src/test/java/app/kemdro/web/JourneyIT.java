@@ -1,0 +1,295 @@
+package app.kemdro.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.kemdro.web.account.DemoAccounts;
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** The journey in a real browser: from an empty place on the shelf to the book. */
+@DemoTest
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class JourneyIT {
+    @LocalServerPort
+    private int port;
+
+    @Autowired
+    private TestClock clock;
+
+    private Playwright playwright;
+    private Browser browser;
+    private BrowserContext context;
+    private Page page;
+    private final List<String> complaints = new ArrayList<>();
+
+    @BeforeAll
+    void launch() {
+        String chromium = System.getenv().getOrDefault("KEMDRO_CHROMIUM", "/usr/bin/chromium");
+        playwright = Playwright.create();
+        browser = playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of(chromium))
+                        .setArgs(List.of(
+                                "--no-sandbox",
+                                "--disable-gpu",
+                                "--disable-quic",
+                                "--no-first-run",
+                                "--disable-background-networking",
+                                "--disable-component-update",
+                                "--disable-sync")));
+    }
+
+    @AfterAll
+    void close() {
+        playwright.close();
+    }
+
+    @BeforeEach
+    void open() {
+        context = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
+        page = context.newPage();
+        complaints.clear();
+        page.onPageError(complaints::add);
+        page.onConsoleMessage(m -> {
+            if (m.type().equals("error") && !m.text().contains("409")) {
+                complaints.add(m.text());
+            }
+        });
+        page.onRequest(r -> {
+            if (!r.url().startsWith("http://127.0.0.1:" + port)
+                    && !r.url().startsWith("data:")
+                    && !r.url().startsWith("blob:")) {
+                complaints.add("fetched from outside: " + r.url());
+            }
+        });
+    }
+
+    @AfterEach
+    void quiet() {
+        context.close();
+        assertThat(complaints).as("what the browser complained about").isEmpty();
+    }
+
+    private void go(String path) {
+        page.navigate("http://127.0.0.1:" + port + path);
+        page.waitForSelector("html[data-alive]");
+    }
+
+    private void signIn(String name) {
+        go("/sign-in");
+        page.locator("input[name=username]").first().fill(name);
+        page.locator("input[name=password]").first().fill(DemoAccounts.PASSWORD);
+        page.locator("button.go").click();
+        page.waitForURL("**/shelf");
+        page.waitForSelector("html[data-alive]");
+    }
+
+    private void accessible(String room) {
+        List<Rule> serious = new AxeBuilder(page)
+                        .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
+                        .analyze()
+                        .getViolations()
+                        .stream()
+                        .filter(v -> List.of("serious", "critical").contains(v.getImpact()))
+                        .toList();
+        assertThat(serious)
+                .as(room + ": "
+                        + serious.stream()
+                                .map(v -> v.getId() + " " + v.getNodes().get(0).getHtml())
+                                .toList())
+                .isEmpty();
+    }
+
+    private Locator zone(String id) {
+        return page.locator(".figure-part .zone[data-zone='" + id + "']").first();
+    }
+
+    private void pressZone(String id) {
+        zone(id).waitFor();
+        zone(id).dispatchEvent("click");
+        page.waitForSelector(".ring");
+    }
+
+    private void add(String technique) {
+        page.locator(
+                        "form.offer",
+                        new Page.LocatorOptions()
+                                .setHas(page.locator("input[name=technique][value='" + technique + "']")))
+                .locator("button")
+                .click();
+        page.waitForSelector("article.chosen");
+    }
+
+    @Test
+    void everyRoomCanBeUsedByEverybody() {
+        go("/sign-in");
+        accessible("sign in");
+        signIn("ines");
+        accessible("shelf");
+        for (String room : new String[] {
+            "/jobs/new",
+            "/import",
+            "/accounts",
+            "/jobs/2/brief",
+            "/jobs/2/look",
+            "/jobs/2/look?zones=cheek-left",
+            "/jobs/2/look?show=minutes",
+            "/jobs/2/look?show=bare",
+            "/jobs/2/order",
+            "/jobs/2/order/list",
+            "/jobs/2/chair",
+            "/jobs/1/book",
+            "/jobs/2/book"
+        }) {
+            go(room);
+            accessible(room);
+        }
+    }
+
+    @Test
+    void aNewJobTypedByHandGoesFromTheShelfToTheBook() {
+        signIn("ines");
+        page.keyboard().press("n");
+        page.waitForURL("**/jobs/new");
+        page.waitForSelector("html[data-alive]");
+        page.getByLabel("Who the character is").fill("Ash Warden");
+        page.getByLabel("Performer").fill("Lio Marsh");
+        page.locator("input[name='crew[0].name']").fill("Ines");
+        page.locator("input[name=humidity]").fill("0");
+        page.locator("button.go").click();
+        assertThat(page.locator("[role=alert]")).containsText("Humidity of 0 %");
+        assertThat(page.getByLabel("Who the character is")).hasValue("Ash Warden");
+        page.locator("input[name=humidity]").fill("45");
+        page.locator("button.go").click();
+        page.waitForURL(Pattern.compile(".*/jobs/\\d+/look"));
+        String job = page.url().replaceAll(".*/jobs/(\\d+)/.*", "$1");
+        go("/jobs/" + job + "/look");
+        describe();
+        inTheOrder(job);
+        inTheChair(job);
+        inTheBook(job);
+    }
+
+    private void describe() {
+        pressZone("cheek-left");
+        page.evaluate("window.stayed = true");
+        add("foam-piece");
+        assertThat(page.locator("#sentence .change")).containsText("First plan: ready");
+        add("edge-latex");
+        assertThat(page.locator("#sentence .change")).containsText(Pattern.compile("\\+\\d+ min: ready \\d\\d:\\d\\d"));
+        assertThat(page.evaluate("window.stayed"))
+                .as("the ribbon re-flowed without a page reload")
+                .isEqualTo(true);
+        assertThat(page.locator(".bare-says")).containsText("zones bare");
+        page.locator(".coats button", new Page.LocatorOptions().setHasText("2")).click();
+        assertThat(page.locator("#sentence .change")).containsText("−");
+        page.locator(".rooms [data-room=o]").click();
+    }
+
+    private void inTheOrder(String job) {
+        page.waitForURL("**/order");
+        page.waitForSelector(".or-step");
+        assertThat(page.locator("[data-why] h3")).containsText(Pattern.compile("\\d+\\. "));
+        page.locator(".order-art svg").focus();
+        String before = page.locator("[data-why] h3").innerText();
+        page.keyboard().press("ArrowRight");
+        page.keyboard().press("ArrowRight");
+        assertThat(page.locator("[data-why] h3").innerText()).isNotEqualTo(before);
+        go("/jobs/" + job + "/order/list");
+        assertThat(page.locator("table.steps")).containsText("Press the piece on");
+    }
+
+    private void inTheChair(String job) {
+        go("/jobs/" + job + "/chair");
+        page.locator("button.go").click();
+        page.waitForSelector(".c-hand");
+        accessible("chair");
+        page.keyboard().press("Space");
+        assertThat(page.locator(".c-keys .done")).containsText("done");
+        String first = page.locator(".c-hand.mine .step").innerText();
+        clock.pass(Duration.ofMinutes(1));
+        page.keyboard().press("Space");
+        assertThat(page.locator("[data-c=progress]")).containsText("1 of");
+        page.keyboard().press("u");
+        assertThat(page.locator("[data-c=progress]")).containsText("0 of");
+        assertThat(page.locator(".c-hand.mine .step")).hasText(first.replace("\n", " "));
+        for (int k = 0; k < 40 && page.locator(".c-clock.wet").count() == 0; k++) {
+            clock.pass(Duration.ofSeconds(50));
+            String says = page.locator(".c-keys .done").innerText();
+            page.keyboard().press("Space");
+            page.waitForTimeout(120);
+            assertThat(says).doesNotContain("nothing");
+        }
+        assertThat(page.locator(".c-clock.wet").first()).containsText("wet");
+        accessible("chair with something wet");
+        page.keyboard().press("m");
+        page.locator("[data-c=askinput]").fill("Left cheek: glue went on thick.");
+        page.locator("#ask button.go").click();
+        page.waitForTimeout(200);
+        page.reload();
+        page.waitForSelector(".c-clock");
+        page.setViewportSize(1024, 768);
+        accessible("chair on a tablet");
+        page.setViewportSize(1280, 800);
+    }
+
+    private void inTheBook(String job) {
+        go("/jobs/" + job + "/book");
+        assertThat(page.locator(".notes").first()).containsText("glue went on thick");
+        assertThat(page.locator("tr.done").first()).isVisible();
+    }
+
+    @Test
+    void zonesAreWalkedAndPressedByKey() {
+        signIn("ines");
+        go("/jobs/2/look?zones=nose");
+        zone("nose").waitFor();
+        zone("nose").focus();
+        page.keyboard().press("ArrowDown");
+        String below = String.valueOf(page.evaluate("document.activeElement.dataset.zone"));
+        assertThat(below).isIn("upper-lip", "mouth");
+        page.keyboard().press("Enter");
+        page.waitForURL("**zones=" + below + "**");
+        assertThat(page.locator("#zone-title")).hasText(Pattern.compile("(Upper lip|Mouth)"));
+        page.keyboard().press("4");
+        assertThat(page.locator(".views [aria-pressed=true]")).hasText("back");
+    }
+
+    @Test
+    void theFloorSeesTheShelfAndNothingElse() {
+        signIn("floor");
+        assertThat(page.locator("h2").first()).containsText("Orrin Vask");
+        assertThat(page.locator(".newjob")).hasCount(0);
+    }
+
+    @Test
+    void pressingWhatTheCostumeCoversTicksItInTheForm() {
+        signIn("ines");
+        go("/jobs/2/brief");
+        zone("throat").waitFor();
+        zone("throat").dispatchEvent("click");
+        assertThat(page.locator("input[name=covers][value=throat]")).isChecked();
+        assertThat(zone("throat")).hasAttribute("aria-pressed", "true");
+    }
+}

@@ -1,0 +1,193 @@
+package app.kemdro.web.chair;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+
+import app.kemdro.core.run.RunEvent;
+import app.kemdro.core.run.RunEvent.Type;
+import app.kemdro.core.run.StepState.Status;
+import app.kemdro.core.schedule.Placed;
+import app.kemdro.web.DemoTest;
+import app.kemdro.web.TestClock;
+import app.kemdro.web.chair.Runs.Standing;
+import app.kemdro.web.job.Job;
+import app.kemdro.web.job.Jobs;
+import java.time.Duration;
+import java.time.LocalDateTime;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.http.MediaType;
+import org.springframework.test.web.servlet.assertj.MockMvcTester;
+
+@DemoTest
+class RunTest {
+    @Autowired
+    private Runs runs;
+
+    @Autowired
+    private Jobs jobs;
+
+    @Autowired
+    private TestClock clock;
+
+    @Autowired
+    private MockMvcTester mvc;
+
+    private Job job;
+    private int pressed;
+
+    @BeforeEach
+    void seat() {
+        Job from = jobs.byCall().stream()
+                .filter(j -> j.title().equals("Sprue"))
+                .findFirst()
+                .orElseThrow();
+        Job copy = new Job("In the chair", "", "", from.brief());
+        copy.setLook(from.look());
+        job = jobs.add(copy);
+        runs.begin(job.id(), "ines");
+    }
+
+    private RunEvent event(Type type, String step, String text) {
+        return new RunEvent(
+                "press-000" + pressed++,
+                LocalDateTime.now(clock),
+                "Pell",
+                type,
+                step,
+                type == Type.ADD ? 120 : 0,
+                0,
+                text);
+    }
+
+    private Standing report(Type type, String step, String text) {
+        return runs.report(job.id(), event(type, step, text), "ines");
+    }
+
+    private Placed next(Standing s) {
+        return s.schedule().placed().stream()
+                .filter(p -> s.state().step(p.task()).status() == Status.WAITING)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private Standing now() {
+        return runs.standing(runs.open(job.id()).orElseThrow());
+    }
+
+    @Test
+    void oneKeyFinishesAStepAndTheNextBegins() {
+        Placed first = next(now());
+        report(Type.START, first.task(), "");
+        clock.pass(Duration.ofMinutes(2));
+        Standing after = report(Type.FINISH, first.task(), "");
+        assertThat(after.state().step(first.task()).status()).isEqualTo(Status.DONE);
+        assertThat(after.state().runningBy("Pell")).isPresent();
+    }
+
+    @Test
+    void theSamePressTwiceCountsOnce() {
+        RunEvent start = event(Type.START, next(now()).task(), "");
+        runs.report(job.id(), start, "ines");
+        Standing twice = runs.report(job.id(), start, "ines");
+        assertThat(twice.state().events())
+                .filteredOn(e -> e.id().equals(start.id()))
+                .hasSize(1);
+    }
+
+    @Test
+    void takeBackGivesBackTheStepAndWhatItLetBegin() {
+        Placed first = next(now());
+        report(Type.START, first.task(), "");
+        clock.pass(Duration.ofMinutes(1));
+        report(Type.FINISH, first.task(), "");
+        Standing back = report(Type.UNDO, "", "");
+        assertThat(back.state().runningBy("Pell")).contains(first.task());
+    }
+
+    @Test
+    void whatCannotBeIsRefusedInWords() {
+        Placed first = next(now());
+        assertThatThrownBy(() -> report(Type.FINISH, first.task(), "")).hasMessageContaining("not under way");
+        assertThatThrownBy(() -> report(Type.SKIP, first.task(), " ")).hasMessageContaining("why it is left out");
+        assertThatThrownBy(() -> report(Type.START, "no-such-step", "")).hasMessageContaining("no such step");
+        assertThatThrownBy(() -> report(Type.BACK, "", "")).hasMessageContaining("No break");
+        report(Type.START, first.task(), "");
+        assertThatThrownBy(() -> report(Type.START, first.task(), "")).hasMessageContaining("begun already");
+        assertThatThrownBy(() -> report(Type.BREAK, "", "")).hasMessageContaining("Finish it before the break");
+    }
+
+    @Test
+    void aStepLeftOutMakesItReadySoonerAndKeepsItsReason() {
+        Standing before = now();
+        String longest = before.plan().steps().stream()
+                .filter(s -> s.template().id().equals("highlight"))
+                .findFirst()
+                .orElseThrow()
+                .id();
+        Standing after = report(Type.SKIP, longest, "no time");
+        assertThat(after.schedule().ready()).isLessThan(before.schedule().ready());
+        assertThat(after.state().step(longest).reason()).isEqualTo("no time");
+    }
+
+    @Test
+    void lookAndBriefStandStillWhileTheRunIsOn() {
+        assertThat(mvc.post()
+                        .uri("/jobs/" + job.id() + "/look/remove")
+                        .param("entry", "base")
+                        .with(csrf())
+                        .with(user("ines").roles("LEAD")))
+                .hasStatus(409)
+                .bodyText()
+                .contains("The run is on");
+        assertThat(jobs.get(job.id()).look().entries()).anyMatch(e -> e.id().equals("base"));
+    }
+
+    @Test
+    void badReportsGetAClearAnswerAndChangeNothing() {
+        int events = runs.eventsOf(runs.open(job.id()).orElseThrow()).size();
+        for (String body : new String[] {
+            "{",
+            "[]",
+            "{\"type\":\"DANCE\",\"id\":\"abcdefgh1\"}",
+            "{\"id\":\"x\",\"type\":\"NOTE\",\"text\":\"a\"}",
+            "{\"id\":\"abcdefgh+Ines\",\"type\":\"NOTE\",\"text\":\"a\"}",
+            "{\"id\":\"abcdefgh12\"}",
+            "{\"id\":\"abcdefgh13\",\"type\":\"NOTE\",\"text\":\"" + "x".repeat(9000) + "\"}"
+        }) {
+            var answer = mvc.post()
+                    .uri("/jobs/" + job.id() + "/chair/events")
+                    .contentType(MediaType.APPLICATION_JSON)
+                    .content(body)
+                    .with(csrf())
+                    .with(user("pell").roles("HANDS"))
+                    .exchange();
+            assertThat(answer.getResponse().getStatus())
+                    .as(body.substring(0, Math.min(40, body.length())))
+                    .isBetween(400, 499);
+            assertThat(answer).bodyText().doesNotContain("Exception").doesNotContain("at app.kemdro");
+        }
+        assertThat(runs.eventsOf(runs.open(job.id()).orElseThrow())).hasSize(events);
+    }
+
+    @Test
+    void theScreenKnowsWhatIsWetAndWhatToLookFor() {
+        Standing s = now();
+        while (s.state().steps().values().stream().noneMatch(x -> x.status() == Status.DONE)
+                || new app.kemdro.core.run.Chair(s.plan(), s.state())
+                        .films(LocalDateTime.now(clock))
+                        .isEmpty()) {
+            String step = s.state().runningBy("Pell").orElse(null);
+            s = step == null ? report(Type.START, next(s).task(), "") : report(Type.FINISH, step, "");
+            clock.pass(Duration.ofSeconds(40));
+        }
+        ChairView view = ChairView.of(s, LocalDateTime.now(clock));
+        assertThat(view.clocks()).isNotEmpty();
+        assertThat(view.clocks().get(0).look()).isNotBlank();
+        assertThat(view.zones()).isNotEmpty();
+        assertThat(view.zones().values()).isSubsetOf("wet", "tacky", "closing", "dry");
+    }
+}

@@ -1,0 +1,150 @@
+package app.kemdro.web.exchange;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+
+import app.kemdro.web.DemoTest;
+import app.kemdro.web.job.Job;
+import app.kemdro.web.job.Jobs;
+import java.io.StringReader;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVRecord;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockMultipartFile;
+import org.springframework.test.web.servlet.assertj.MockMvcTester;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
+
+@DemoTest
+class ExchangeTest {
+    @Autowired
+    private MockMvcTester mvc;
+
+    @Autowired
+    private Jobs jobs;
+
+    private Job founder() {
+        return jobs.byCall().stream()
+                .filter(j -> j.title().equals("Orrin Vask"))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private String get(String path) throws Exception {
+        return mvc.get()
+                .uri(path)
+                .with(user("ines").roles("LEAD"))
+                .exchange()
+                .getResponse()
+                .getContentAsString(StandardCharsets.UTF_8);
+    }
+
+    private MvcTestResult take(String text) {
+        return mvc.post()
+                .multipart()
+                .uri("/import")
+                .file(new MockMultipartFile(
+                        "file", "job.json", "application/json", text.getBytes(StandardCharsets.UTF_8)))
+                .with(csrf())
+                .with(user("ines").roles("LEAD"))
+                .exchange();
+    }
+
+    @Test
+    void aJobThatGoesOutComesInAgainTheSame() throws Exception {
+        Job out = founder();
+        String file = get("/jobs/" + out.id() + "/export.json");
+        String at = String.valueOf(take(file).getResponse().getRedirectedUrl());
+        Job in = jobs.get(Long.parseLong(at.replaceAll("\\D+", "")));
+        assertThat(in.brief()).isEqualTo(out.brief());
+        assertThat(in.look()).isEqualTo(out.look());
+        assertThat(in.title()).isEqualTo(out.title());
+    }
+
+    @Test
+    void theExportCarriesTheRunsThatWereHeld() throws Exception {
+        Job test = jobs.byCall().stream()
+                .filter(j -> j.title().contains("camera test"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(get("/jobs/" + test.id() + "/export.json"))
+                .contains("\"events\"")
+                .contains("\"FINISH\"");
+    }
+
+    @Test
+    void stepsComeOutAsCsvWithADocumentedHeader() throws Exception {
+        List<CSVRecord> rows = CSVFormat.RFC4180
+                .builder()
+                .setHeader()
+                .setSkipHeaderRecord(true)
+                .get()
+                .parse(new StringReader(get("/jobs/" + founder().id() + "/steps.csv")))
+                .getRecords();
+        assertThat(rows).hasSizeBetween(45, 80);
+        assertThat(rows.get(0).toMap())
+                .containsKeys("number", "begins", "ends", "dry", "hands", "step", "zones", "material", "look_for");
+    }
+
+    @Test
+    void aNameThatASpreadsheetWouldRunIsMadePlain() throws Exception {
+        String file = get("/jobs/" + founder().id() + "/export.json")
+                .replace("\"name\" : \"Ines\"", "\"name\" : \"=HYPERLINK(1)\"");
+        String at = String.valueOf(take(file).getResponse().getRedirectedUrl()).replace("/brief", "");
+        assertThat(get(at + "/steps.csv")).contains("'=HYPERLINK(1)").doesNotContain(",=HYPERLINK");
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '`',
+            value = {
+                "\"kemdro-job\" | \"other\" | This is no Kemdro job",
+                "\"version\" : 1 | \"version\" : 7 | reads version 1",
+                "\"cheek-left\" | \"tail\" | is no zone of the body",
+                "\"foam-piece\" | \"magic\" | 'magic' is not known here",
+                "\"LEAD\" | \"CHIEF\" | cannot be read in line",
+                "\"humidityPercent\" : 45.0 | \"humidityPercent\" : 0 | Humidity of 0 %",
+                "\"skill\" | \"skil\" | cannot be read in line",
+                "\"call\" : | \"cal\" : | cannot be read in line",
+                "\"resin-gum\" | \"moonlight\" | 'moonlight' is not known here"
+            })
+    void aFileThatCannotBeMeantSaysWhereAndLeavesNothingBehind(String good, String bad, String says) throws Exception {
+        String file = get("/jobs/" + founder().id() + "/export.json").replace(good, bad);
+        int before = jobs.byCall().size();
+        assertThat(take(file))
+                .hasStatus(200)
+                .bodyText()
+                .contains(says.replace("'", "&#39;"))
+                .doesNotContain("Exception");
+        assertThat(jobs.byCall()).hasSize(before);
+    }
+
+    @Test
+    void hostileFilesAreRefused() {
+        int before = jobs.byCall().size();
+        for (String text : new String[] {
+            "",
+            "null",
+            "[]",
+            "{",
+            "\u0000\u0001",
+            "[".repeat(5000),
+            "{\"format\":\"kemdro-job\",\"version\":1}",
+            "{\"format\":\"kemdro-job\",\"version\":1,\"crew\":[null]}"
+        }) {
+            assertThat(take(text))
+                    .as(text.substring(0, Math.min(20, text.length())))
+                    .hasStatus(200)
+                    .bodyText()
+                    .contains("role=\"alert\"")
+                    .doesNotContain("Exception");
+        }
+        assertThat(jobs.byCall()).hasSize(before);
+    }
+}
