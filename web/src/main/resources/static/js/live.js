@@ -40,7 +40,9 @@ function adopt(text, address) {
 async function exchange(address, options) {
   const answer = await fetch(address, { ...options, headers: { 'X-Live': '1', ...(options?.headers ?? {}) } });
   const text = await answer.text();
-  if (!adopt(text, answer.url)) {
+  // an answer to a press keeps the address; one that was sent elsewhere takes that address
+  const stays = options?.method === 'POST' && !answer.redirected;
+  if (!adopt(text, stays ? location.href : answer.url)) {
     document.open();
     document.write(text);
     document.close();

@@ -92,7 +92,19 @@ function names(svg, layers, tops, left, floor, width) {
   });
 }
 
+/** Fills in what other schools would change; the answer of a room that was left meanwhile is dropped. */
+async function fillInsteads(root) {
+  const places = [...root.querySelectorAll('[data-instead]')].filter((p) => !p.textContent);
+  if (!places.length) return;
+  const zones = new URL(location.href).searchParams.get('zones') ?? '';
+  const answer = await fetch(`${location.pathname}/insteads?zones=${encodeURIComponent(zones)}`).catch(() => null);
+  if (!answer?.ok) return;
+  const changes = await answer.json();
+  for (const place of places) place.textContent = changes[place.dataset.instead] ?? '';
+}
+
 export function mountLook(root) {
+  fillInsteads(root);
   root.querySelectorAll('[data-cut]').forEach(drawCut);
   root.querySelectorAll('[data-figure][data-purpose="press"]').forEach((place) => {
     place.addEventListener('zone', (e) => pressZone(e.detail));

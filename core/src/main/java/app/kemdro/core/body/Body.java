@@ -7,18 +7,21 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
+import java.util.TreeMap;
 
 /** All zones of the figure, and the rows in which the running order shows them from the crown down. */
 public final class Body {
     private final Map<String, Zone> zones;
     private final List<String> rows;
+    private final Map<String, List<String>> regions = new TreeMap<>();
 
     private Body(Map<String, Zone> zones, List<String> rows) {
         this.zones = zones;
         this.rows = rows;
+        zones.values()
+                .forEach(z -> regions.computeIfAbsent(z.region(), k -> new ArrayList<>())
+                        .add(z.id()));
     }
 
     /**
@@ -74,8 +77,11 @@ public final class Body {
 
     /** The zone of this id. */
     public Zone zone(String id) {
-        return Optional.ofNullable(zones.get(id))
-                .orElseThrow(() -> new IllegalArgumentException("No zone is called '" + id + "'"));
+        Zone found = zones.get(id);
+        if (found == null) {
+            throw new IllegalArgumentException("No zone is called '" + id + "'");
+        }
+        return found;
     }
 
     /** Rows of the running order, from the crown down. */
@@ -95,24 +101,20 @@ public final class Body {
 
     /** These zones in the order of the body from the crown down, without repeats. */
     public List<String> sorted(Collection<String> ids) {
-        return zones.keySet().stream().filter(Set.copyOf(ids)::contains).toList();
+        Set<String> wanted = Set.copyOf(ids);
+        return zones.keySet().stream().filter(wanted::contains).toList();
     }
 
     /** A short spoken name for a set of zones: pairs are said as "both cheeks", whole regions by their name. */
     public String say(Collection<String> ids) {
         Set<String> left = new LinkedHashSet<>(sorted(ids));
         List<String> words = new ArrayList<>();
-        for (String region :
-                new TreeSet<>(zones.values().stream().map(Zone::region).toList())) {
-            List<String> all = zones.values().stream()
-                    .filter(z -> z.region().equals(region))
-                    .map(Zone::id)
-                    .toList();
+        regions.forEach((region, all) -> {
             if (all.size() > 2 && left.containsAll(all)) {
                 words.add("whole " + region);
                 all.forEach(left::remove);
             }
-        }
+        });
         for (String id : List.copyOf(left)) {
             if (!left.contains(id)) {
                 continue;

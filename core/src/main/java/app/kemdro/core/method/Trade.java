@@ -3,7 +3,9 @@ package app.kemdro.core.method;
 import app.kemdro.core.body.Body;
 import app.kemdro.core.datafile.DataNode;
 import app.kemdro.core.material.Materials;
+import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,6 +16,7 @@ public final class Trade {
     private final Materials materials;
     private final Map<String, Technique> techniques;
     private final List<Rule> rules;
+    private final Map<String, List<Technique>> implied = new HashMap<>();
 
     Trade(Body body, Materials materials, List<Technique> techniques, List<Rule> rules) {
         this.body = body;
@@ -21,6 +24,11 @@ public final class Trade {
         this.techniques = new LinkedHashMap<>();
         techniques.forEach(t -> this.techniques.put(t.id(), t));
         this.rules = List.copyOf(rules);
+        techniques.stream()
+                .filter(Technique::implied)
+                .forEach(t -> t.gives()
+                        .forEach(state -> implied.computeIfAbsent(state, k -> new ArrayList<>())
+                                .add(t)));
     }
 
     /**
@@ -74,8 +82,6 @@ public final class Trade {
 
     /** Techniques that put themselves in where a need is not met and that give this state. */
     public List<Technique> impliedGivers(String state) {
-        return techniques.values().stream()
-                .filter(t -> t.implied() && t.gives().contains(state))
-                .toList();
+        return implied.getOrDefault(state, List.of());
     }
 }

@@ -6,7 +6,6 @@ import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.material.Materials.Reaction;
 import app.kemdro.core.method.Need;
-import app.kemdro.core.method.StepTemplate;
 import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Trade;
 import java.util.ArrayList;
@@ -28,19 +27,28 @@ final class Composition {
     private final List<Entry> entries = new ArrayList<>();
     private final List<Problem> problems = new ArrayList<>();
 
-    /** An entry whose technique is known and whose zones are final. */
-    record Entry(String id, Technique technique, List<String> zones, int coats, boolean implied) {
+    /**
+     * An entry whose technique is known and whose zones are final.
+     *
+     * @param reach zones its own states lie on, and those its steps also work on
+     */
+    record Entry(String id, Technique technique, List<String> zones, int coats, boolean implied, Set<String> reach) {
 
-        /** Zones its own state lies on, and those its steps also work on. */
-        Set<String> reach() {
-            Set<String> all = new LinkedHashSet<>(zones);
-            technique.steps().forEach(s -> all.addAll(s.zones()));
-            return all;
+        static Entry of(String id, Technique technique, List<String> zones, int coats, boolean implied) {
+            Set<String> reach = new LinkedHashSet<>(zones);
+            technique.steps().forEach(s -> reach.addAll(s.zones()));
+            return new Entry(id, technique, zones, coats, implied, reach);
         }
 
         boolean gives(String state, String zone) {
-            return technique.gives().contains(state) && zones.contains(zone)
-                    || technique.givesAround().contains(state) && reach().contains(zone);
+            return reach.contains(zone)
+                    && (technique.givesAround().contains(state)
+                            || technique.gives().contains(state) && zones.contains(zone));
+        }
+
+        /** Whether it gives a state that this technique wants, needed or not. */
+        boolean servesNeedOf(Technique other) {
+            return other.needs().stream().anyMatch(n -> n.givenBy().stream().anyMatch(technique.gives()::contains));
         }
     }
 
@@ -111,7 +119,7 @@ final class Composition {
         barForReactions(technique, asked);
         List<String> zones =
                 technique.covers().isEmpty() ? body.sorted(asked.zones()) : body.sorted(technique.covers());
-        entries.add(new Entry(asked.id(), technique, zones, coats, false));
+        entries.add(Entry.of(asked.id(), technique, zones, coats, false));
     }
 
     private void barForReactions(Technique technique, LookEntry asked) {
@@ -159,7 +167,7 @@ final class Composition {
         for (Technique technique : trade.techniques()) {
             boolean costume = technique.slot().equals("costume") && brief.costumeMinutes() > 0;
             if (costume || technique.slot().equals("check")) {
-                entries.add(new Entry("auto-" + technique.id(), technique, all, 1, true));
+                entries.add(Entry.of("auto-" + technique.id(), technique, all, 1, true));
             }
         }
     }
@@ -230,8 +238,8 @@ final class Composition {
                 entries.remove(old);
                 list.addAll(old.zones());
             });
-            entries.add(new Entry(
-                    id, technique, body.sorted(list), technique.coats().usual(), true));
+            entries.add(
+                    Entry.of(id, technique, body.sorted(list), technique.coats().usual(), true));
         });
     }
 
@@ -259,27 +267,26 @@ final class Composition {
 
     /** Entries that give what is needed on this zone, and whose gift still holds when it is needed. */
     List<Entry> givers(Entry needing, Need need, String zone) {
-        return entries.stream()
-                .filter(e -> e != needing)
-                .filter(e -> need.givenBy().stream().anyMatch(s -> e.gives(s, zone) && !spoilt(e, s, zone)))
-                .toList();
+        List<Entry> givers = new ArrayList<>();
+        for (Entry e : entries) {
+            for (String state : need.givenBy()) {
+                if (e != needing && e.gives(state, zone) && !spoilt(e, state, zone)) {
+                    givers.add(e);
+                    break;
+                }
+            }
+        }
+        return givers;
     }
 
     private boolean spoilt(Entry giver, String state, String zone) {
-        return entries.stream()
-                .filter(e -> e.technique().spoils().contains(state) && e.zones().contains(zone))
-                .anyMatch(spoiler -> giver.technique().needs().stream()
-                        .noneMatch(n -> n.givenBy().stream()
-                                .anyMatch(s -> spoiler.technique().gives().contains(s))));
-    }
-
-    /** Steps of an entry that work on a zone; all of them if none names it. */
-    static List<StepTemplate> stepsOn(Entry entry, String zone) {
-        List<StepTemplate> on = entry.technique().steps().stream()
-                .filter(s -> s.zones().isEmpty()
-                        ? entry.zones().contains(zone)
-                        : s.zones().contains(zone))
-                .toList();
-        return on.isEmpty() ? entry.technique().steps() : on;
+        for (Entry spoiler : entries) {
+            if (spoiler.technique().spoils().contains(state)
+                    && spoiler.zones().contains(zone)
+                    && !spoiler.servesNeedOf(giver.technique())) {
+                return true;
+            }
+        }
+        return false;
     }
 }

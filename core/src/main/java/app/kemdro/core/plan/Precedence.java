@@ -11,7 +11,6 @@ import app.kemdro.core.plan.Expansion.Expanded;
 import app.kemdro.core.schedule.Lag;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -24,6 +23,7 @@ final class Precedence {
     private final Body body;
     private final Composition composition;
     private final Map<String, List<Expanded>> byEntry;
+    private final Map<String, Set<String>> regions;
     private final Map<String, Lag> lags = new LinkedHashMap<>();
 
     Precedence(Trade trade, Composition composition, List<Expanded> steps) {
@@ -32,6 +32,10 @@ final class Precedence {
         this.composition = composition;
         this.byEntry = steps.stream()
                 .collect(Collectors.groupingBy(e -> e.entry().id(), LinkedHashMap::new, Collectors.toList()));
+        this.regions = composition.entries().stream()
+                .collect(Collectors.toMap(
+                        Entry::id,
+                        e -> e.zones().stream().map(z -> body.zone(z).region()).collect(Collectors.toSet())));
         byEntry.values().forEach(this::within);
         composition.entries().forEach(this::states);
         trade.rules().forEach(this::rule);
@@ -42,7 +46,7 @@ final class Precedence {
     }
 
     private void add(String from, String to, Lag.Kind kind, @Nullable Integer within, String because) {
-        lags.putIfAbsent(from + " > " + to, new Lag(from, to, kind, within, because));
+        lags.putIfAbsent(key(from, to), new Lag(from, to, kind, within, because));
     }
 
     /** Steps of one technique follow one another, each in the way its template says. */
@@ -162,13 +166,15 @@ final class Precedence {
     }
 
     private void rule(Rule rule) {
-        for (Entry before : composition.entries()) {
-            for (Entry after : composition.entries()) {
-                if (before == after || !rule.before().fits(before.technique(), regions(before))) {
-                    continue;
-                }
-                if (rule.after().fits(after.technique(), regions(after))
-                        && !after.technique().slot().equals(before.technique().slot())) {
+        List<Entry> first = composition.entries().stream()
+                .filter(e -> fits(rule.before(), e))
+                .toList();
+        List<Entry> second = composition.entries().stream()
+                .filter(e -> fits(rule.after(), e))
+                .toList();
+        for (Entry before : first) {
+            for (Entry after : second) {
+                if (!after.technique().slot().equals(before.technique().slot())) {
                     ends(before)
                             .forEach(e -> starts(after)
                                     .forEach(s ->
@@ -178,31 +184,31 @@ final class Precedence {
         }
     }
 
-    private Set<String> regions(Entry entry) {
-        return entry.zones().stream()
-                .map(z -> body.zone(z).region())
-                .collect(Collectors.toCollection(LinkedHashSet::new));
+    private boolean fits(Rule.Pick pick, Entry entry) {
+        return pick.fits(entry.technique(), regions.getOrDefault(entry.id(), Set.of()));
     }
 
     /** Steps that nothing of the same entry follows. */
     private List<Expanded> ends(Entry entry) {
         List<Expanded> all = byEntry.getOrDefault(entry.id(), List.of());
-        Set<String> ids = all.stream().map(e -> e.step().id()).collect(Collectors.toSet());
-        Set<String> followed = lags.values().stream()
-                .filter(l -> ids.contains(l.to()))
-                .map(Lag::from)
-                .collect(Collectors.toSet());
-        return all.stream().filter(e -> !followed.contains(e.step().id())).toList();
+        return all.stream()
+                .filter(e -> all.stream().noneMatch(o -> joined(e, o)))
+                .toList();
     }
 
     /** Steps that follow nothing of the same entry. */
     private List<Expanded> starts(Entry entry) {
         List<Expanded> all = byEntry.getOrDefault(entry.id(), List.of());
-        Set<String> ids = all.stream().map(e -> e.step().id()).collect(Collectors.toSet());
-        Set<String> following = lags.values().stream()
-                .filter(l -> ids.contains(l.from()))
-                .map(Lag::to)
-                .collect(Collectors.toSet());
-        return all.stream().filter(e -> !following.contains(e.step().id())).toList();
+        return all.stream()
+                .filter(e -> all.stream().noneMatch(o -> joined(o, e)))
+                .toList();
+    }
+
+    private boolean joined(Expanded from, Expanded to) {
+        return lags.containsKey(key(from.step().id(), to.step().id()));
+    }
+
+    private static String key(String from, String to) {
+        return from + " > " + to;
     }
 }

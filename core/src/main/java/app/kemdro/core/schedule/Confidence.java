@@ -1,11 +1,13 @@
 package app.kemdro.core.schedule;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalInt;
 import java.util.SplittableRandom;
+import java.util.TreeMap;
+import java.util.function.Predicate;
 
 /**
  * When a schedule is really ready, if its order and hands are kept while work and settling take other times than planned.
@@ -81,26 +83,35 @@ public record Confidence(int[] ready) {
                     schedule.rests().stream().mapToInt(r -> r.end() - r.start()).toArray();
         }
 
-        /** What was planned before this task on the same hands or zones comes before it in every morning. */
+        /**
+         * What was planned last before this task on the same hands and on each of its zones comes before it in every
+         * morning; what came earlier still is before that one in turn.
+         */
         private void queues(Map<String, Task> tasks, int i) {
-            Task task = tasks.get(order.get(i).task());
-            List<Integer> before = new ArrayList<>();
-            List<Boolean> settle = new ArrayList<>();
-            for (int j = 0; j < i; j++) {
-                Placed other = order.get(j);
-                boolean zone = task.sharesZone(tasks.get(other.task()));
-                boolean hands = other.worker() != null
-                        && other.worker().equals(order.get(i).worker());
-                if (zone || hands) {
-                    before.add(j);
-                    settle.add(zone && order.get(i).start() >= other.settled());
+            Placed placed = order.get(i);
+            Task task = tasks.get(placed.task());
+            Map<Integer, Boolean> before = new TreeMap<>();
+            lastBefore(i, other -> placed.worker() != null && placed.worker().equals(other.worker()))
+                    .ifPresent(j -> before.put(j, false));
+            for (String zone : task.touched()) {
+                lastBefore(i, other -> tasks.get(other.task()).touched().contains(zone))
+                        .ifPresent(j ->
+                                before.put(j, placed.start() >= order.get(j).settled()));
+            }
+            waits[i] = before.keySet().stream().mapToInt(Integer::intValue).toArray();
+            settles[i] = new boolean[waits[i].length];
+            for (int k = 0; k < waits[i].length; k++) {
+                settles[i][k] = before.get(waits[i][k]);
+            }
+        }
+
+        private OptionalInt lastBefore(int i, Predicate<Placed> fits) {
+            for (int j = i - 1; j >= 0; j--) {
+                if (fits.test(order.get(j))) {
+                    return OptionalInt.of(j);
                 }
             }
-            waits[i] = before.stream().mapToInt(Integer::intValue).toArray();
-            settles[i] = new boolean[settle.size()];
-            for (int k = 0; k < settles[i].length; k++) {
-                settles[i][k] = settle.get(k);
-            }
+            return OptionalInt.empty();
         }
 
         int morning(SplittableRandom random) {

@@ -1,5 +1,6 @@
 package app.kemdro.core.schedule;
 
+import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 
@@ -28,6 +29,16 @@ public record Task(String id, int work, Set<String> zones, Set<String> holds, Ne
     /** Whether both take or hold the same place at some time. */
     boolean sharesZone(Task other) {
         return zones.stream().anyMatch(other::takes) || holds.stream().anyMatch(other::takes);
+    }
+
+    /** Places it works on or holds. */
+    Set<String> touched() {
+        if (holds.isEmpty()) {
+            return zones;
+        }
+        Set<String> all = new HashSet<>(zones);
+        all.addAll(holds);
+        return all;
     }
 
     private boolean takes(String zone) {

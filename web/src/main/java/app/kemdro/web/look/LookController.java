@@ -2,6 +2,7 @@ package app.kemdro.web.look;
 
 import app.kemdro.core.look.BareSkin;
 import app.kemdro.core.look.Look;
+import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.web.chair.Runs;
@@ -15,15 +16,20 @@ import app.kemdro.web.plans.Words;
 import app.kemdro.web.room.Json;
 import app.kemdro.web.room.Rooms;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The look: press zones, say what happens there. */
@@ -75,6 +81,14 @@ class LookController {
         return "look/look";
     }
 
+    /** What other schools would change; asked for once the room is shown. */
+    @GetMapping("/jobs/{id}/look/insteads")
+    @ResponseBody
+    Map<String, String> insteads(@PathVariable long id, @RequestParam List<String> zones) {
+        Job job = jobs.get(id);
+        return new LookRoom(trade, plans, job, plans.of(job).plan(), zones).insteads();
+    }
+
     private String mirrored(List<String> zones) {
         Set<String> both = new java.util.LinkedHashSet<>(zones);
         zones.forEach(z -> both.add(trade.body().mirror(z)));
@@ -110,76 +124,96 @@ class LookController {
         return new Tint(whole < 4 ? "min1" : whole < 8 ? "min2" : whole < 14 ? "min3" : "min4", whole + " min");
     }
 
+    /**
+     * A change to the look.
+     *
+     * @param zones zones that stay pressed
+     * @param live whether a script asks and swaps the room in, so that it need not be sent to fetch it
+     */
+    record Press(long id, List<String> zones, String show, boolean live) {}
+
+    @ModelAttribute
+    Press press(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") List<String> zones,
+            @RequestParam(defaultValue = "look") String show,
+            @RequestHeader(name = "X-Live", required = false) @Nullable String live) {
+        return new Press(id, zones, show, live != null);
+    }
+
     @PostMapping("/jobs/{id}/look/add")
     String add(
-            @PathVariable long id,
+            @ModelAttribute Press press,
             @RequestParam String technique,
-            @RequestParam List<String> zones,
             @RequestParam(defaultValue = "false") boolean join,
+            Model model,
             RedirectAttributes after) {
-        if (!trade.has(technique)) {
-            return refuse(id, zones, "There is no technique '" + technique + "' here.", after);
-        }
-        return change(id, zones, look -> LookChange.add(look, trade.technique(technique), zones, join), after);
+        return change(press, look -> LookChange.add(look, known(technique), press.zones(), join), model, after);
     }
 
     @PostMapping("/jobs/{id}/look/remove")
-    String remove(
-            @PathVariable long id,
-            @RequestParam String entry,
-            @RequestParam(defaultValue = "") List<String> zones,
-            RedirectAttributes after) {
-        return change(id, zones, look -> LookChange.remove(look, entry), after);
+    String remove(@ModelAttribute Press press, @RequestParam String entry, Model model, RedirectAttributes after) {
+        return change(press, look -> LookChange.remove(look, entry), model, after);
     }
 
     @PostMapping("/jobs/{id}/look/lift")
-    String lift(
-            @PathVariable long id,
-            @RequestParam String entry,
-            @RequestParam List<String> zones,
-            RedirectAttributes after) {
-        return change(id, zones, look -> LookChange.lift(look, entry, zones), after);
+    String lift(@ModelAttribute Press press, @RequestParam String entry, Model model, RedirectAttributes after) {
+        return change(press, look -> LookChange.lift(look, entry, press.zones()), model, after);
     }
 
     @PostMapping("/jobs/{id}/look/coats")
     String coats(
-            @PathVariable long id,
+            @ModelAttribute Press press,
             @RequestParam String entry,
             @RequestParam int coats,
-            @RequestParam(defaultValue = "") List<String> zones,
+            Model model,
             RedirectAttributes after) {
-        return change(id, zones, look -> LookChange.coats(look, entry, coats), after);
+        return change(press, look -> LookChange.coats(look, entry, coats), model, after);
     }
 
     @PostMapping("/jobs/{id}/look/school")
     String school(
-            @PathVariable long id,
+            @ModelAttribute Press press,
             @RequestParam String entry,
             @RequestParam String technique,
-            @RequestParam(defaultValue = "") List<String> zones,
+            Model model,
             RedirectAttributes after) {
+        return change(press, look -> LookChange.school(look, entry, known(technique)), model, after);
+    }
+
+    private Technique known(String technique) {
         if (!trade.has(technique)) {
-            return refuse(id, zones, "There is no technique '" + technique + "' here.", after);
+            throw new Unknown("There is no technique '" + technique + "' here. Nothing was changed.");
         }
-        return change(id, zones, look -> LookChange.school(look, entry, trade.technique(technique)), after);
+        return trade.technique(technique);
     }
 
-    private String refuse(long id, List<String> zones, String says, RedirectAttributes after) {
-        after.addFlashAttribute(Rooms.CHANGE, says);
-        return back(id, zones);
+    /** A technique was asked for that the trade does not know. */
+    private static final class Unknown extends RuntimeException {
+        private static final long serialVersionUID = 1L;
+
+        Unknown(String message) {
+            super(message);
+        }
     }
 
-    private String change(long id, List<String> zones, UnaryOperator<Look> change, RedirectAttributes after) {
-        runs.refuseWhileRunning(id);
-        Job job = jobs.get(id);
-        Optional<Plan> before = plans.of(job).plan();
-        Job stored = jobs.change(id, j -> j.setLook(change.apply(j.look())));
-        after.addFlashAttribute(
-                Rooms.CHANGE, Words.changed(before, plans.of(stored).plan()));
-        return back(id, zones);
-    }
-
-    private static String back(long id, List<String> zones) {
-        return "redirect:/jobs/" + id + "/look" + (zones.isEmpty() ? "" : "?zones=" + String.join(",", zones));
+    private String change(Press press, UnaryOperator<Look> change, Model model, RedirectAttributes after) {
+        runs.refuseWhileRunning(press.id());
+        Job job = jobs.get(press.id());
+        String said;
+        try {
+            Optional<Plan> before = plans.of(job).plan();
+            Job stored = jobs.change(press.id(), j -> j.setLook(change.apply(j.look())));
+            said = Words.changed(before, plans.of(stored).plan());
+        } catch (Unknown unknown) {
+            said = String.valueOf(unknown.getMessage());
+        }
+        if (press.live()) {
+            model.addAttribute(Rooms.CHANGE, said);
+            return look(press.id(), press.zones(), press.show(), model);
+        }
+        after.addFlashAttribute(Rooms.CHANGE, said);
+        return "redirect:/jobs/" + press.id() + "/look"
+                + (press.zones().isEmpty() ? "" : "?zones=" + String.join(",", press.zones()));
     }
 }

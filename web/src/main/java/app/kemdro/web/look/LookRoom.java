@@ -57,8 +57,8 @@ final class LookRoom {
             List<String> cautions,
             List<Instead> instead) {}
 
-    /** Another school of the same family, with what it would change. */
-    record Instead(String techniqueId, String name, String because, String change, String barred) {}
+    /** Another school of the same family. */
+    record Instead(String techniqueId, String name, String because, String barred) {}
 
     /** A technique that could be put on the pressed zones. */
     record Offer(String techniqueId, String name, String because, String barred, boolean fits, String only) {}
@@ -118,27 +118,44 @@ final class LookRoom {
     }
 
     private List<Instead> schools(LookEntry entry, Technique technique) {
-        List<Technique> schools = trade.schoolsBeside(technique).stream()
-                .filter(t -> t.zones().containsAll(entry.zones()))
+        return schoolsFor(entry, technique).stream()
+                .map(t -> new Instead(t.id(), t.name(), t.because(), barred(t)))
                 .toList();
-        if (schools.isEmpty()) {
-            return List.of();
-        }
-        Optional<Plan> now = rough(job.look());
-        return schools.stream().map(t -> instead(entry, t, now)).toList();
     }
 
-    private Instead instead(LookEntry entry, Technique school, Optional<Plan> now) {
-        String barred = barred(school);
-        if (!barred.isEmpty()) {
-            return new Instead(school.id(), school.name(), school.because(), "barred", barred);
+    private List<Technique> schoolsFor(LookEntry entry, Technique technique) {
+        return trade.schoolsBeside(technique).stream()
+                .filter(t -> t.zones().containsAll(entry.zones()))
+                .toList();
+    }
+
+    /**
+     * What each other school on the pressed zones would change, in minutes, by entry and technique joined with a space.
+     * Rough plans are compared with rough plans; the room is shown before they are made.
+     */
+    Map<String, String> insteads() {
+        Map<String, String> changes = new java.util.LinkedHashMap<>();
+        Optional<Plan> now = rough(job.look());
+        for (Chosen chosen : chosen()) {
+            LookEntry entry = job.look().entries().stream()
+                    .filter(e -> e.id().equals(chosen.entryId()))
+                    .findFirst()
+                    .orElseThrow();
+            schoolsFor(entry, trade.technique(entry.techniqueId())).stream()
+                    .filter(t -> barred(t).isEmpty())
+                    .forEach(t -> changes.put(entry.id() + " " + t.id(), change(entry, t, now)));
         }
+        return changes;
+    }
+
+    private String change(LookEntry entry, Technique school, Optional<Plan> now) {
         Optional<Plan> then = rough(LookChange.school(job.look(), entry.id(), school));
-        String change = now.isPresent() && then.isPresent()
-                ? Words.change(Math.round(
-                        (then.get().schedule().ready() - now.get().schedule().ready()) / 60.0))
-                : then.isPresent() ? "" : "will not do";
-        return new Instead(school.id(), school.name(), school.because(), change, "");
+        if (then.isEmpty()) {
+            return "will not do";
+        }
+        return now.map(p -> Words.change(
+                        Math.round((then.get().schedule().ready() - p.schedule().ready()) / 60.0)))
+                .orElse("");
     }
 
     private Optional<Plan> rough(Look look) {

@@ -19,14 +19,16 @@ import org.springframework.stereotype.Service;
 @Service
 public class Plans {
     /** Placements tried: as many as fit in a tenth of a second for a job of 80 steps on a small machine. */
-    private static final int FULL = 140;
+    private static final int FULL = 120;
 
-    private static final int QUICK = 12;
-    private static final int MORNINGS = 600;
+    private static final int LIVE = 40;
+    private static final int ROUGH = 8;
+    private static final int MORNINGS = 300;
     private static final int REMEMBERED = 60;
 
     private final LookPlanner full;
-    private final LookPlanner quick;
+    private final LookPlanner rough;
+    private final LookPlanner live;
     private final Map<Key, Answer> answers = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
         private static final long serialVersionUID = 1L;
 
@@ -48,7 +50,8 @@ public class Plans {
 
     Plans(Trade trade) {
         full = new LookPlanner(trade, Planner.trying(FULL));
-        quick = new LookPlanner(trade, Planner.trying(QUICK));
+        rough = new LookPlanner(trade, Planner.trying(ROUGH));
+        live = new LookPlanner(trade, Planner.trying(LIVE));
     }
 
     /** The plan of this job, or what stands in its way. */
@@ -76,11 +79,11 @@ public class Plans {
 
     /** A rough plan, for comparing choices with one another; only ever compared with another rough one. */
     public Planning rough(Look look, Brief brief) {
-        return quick.plan(look, brief);
+        return rough.plan(look, brief);
     }
 
     /** The planner for what is left of a run. */
     public LookPlanner live() {
-        return quick;
+        return live;
     }
 }

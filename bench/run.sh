@@ -1,0 +1,30 @@
+#!/usr/bin/env bash
+# Prints the measurements of docs/speed.md on this machine. Called by ./kemdro bench, which has built everything.
+set -euo pipefail
+cd "$(dirname "${BASH_SOURCE[0]}")/.."
+classes="bench/target/classes:$(cat bench/target/classpath.txt)"
+java -XX:+UseSerialGC -cp "$classes" app.kemdro.bench.PlanningBench
+
+home=$(mktemp -d)
+port=${KEMDRO_BENCH_PORT:-8097}
+server=
+trap 'kill "$server" 2>/dev/null || true; rm -rf "$home"' EXIT
+
+start() {
+  local from
+  from=$(date +%s%N)
+  local fresh=(); [ "$1" = --fresh ] && fresh=(--fresh)
+  KEMDRO_DEMO_HOME="$home" ./kemdro demo "${fresh[@]}" --port "$port" >"$home/log" 2>&1 &
+  server=$!
+  until curl -sf -o /dev/null "http://127.0.0.1:$port/sign-in"; do
+    kill -0 "$server" || { cat "$home/log"; exit 1; }
+    sleep 0.02
+  done
+  echo "start to first page ($1)                 $(( ($(date +%s%N) - from) / 1000000 )) ms"
+}
+
+start --fresh
+kill "$server"; wait "$server" 2>/dev/null || true
+start again
+export PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1 PLAYWRIGHT_NODEJS_PATH=${PLAYWRIGHT_NODEJS_PATH:-$(command -v node)}
+java -cp "$classes" app.kemdro.bench.PressBench "http://127.0.0.1:$port"
