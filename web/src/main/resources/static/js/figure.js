@@ -202,6 +202,17 @@ export function mountFigures(root) {
   }
 }
 
+/** Moves a drawing to the place that takes over from its old one, so that it need not be drawn again. */
+export function moveFigure(from, to) {
+  const figure = mounted.get(from);
+  if (!figure?.svg || from.dataset.purpose !== to.dataset.purpose || from.dataset.src !== to.dataset.src) return;
+  figure.place = to;
+  mounted.set(to, figure);
+  to.querySelector('.figure-art').replaceWith(from.querySelector('.figure-art'));
+  figure.viewButtons();
+  figure.paint(dataIn(to));
+}
+
 /** The figure drawn at a place. */
 export const figureAt = (place) => mounted.get(place);
 

@@ -1,5 +1,5 @@
 // Changes a room without loading the page again: the server answers with the whole room, and only its parts are swapped.
-import { mountFigures } from './figure.js';
+import { mountFigures, moveFigure } from './figure.js';
 import { mountRibbon } from './ribbon.js';
 
 const mounts = [];
@@ -22,17 +22,23 @@ function adopt(text, address) {
   if (!room || !document.querySelector('#room')) return false;
   const focused = document.activeElement?.closest('[data-figure]') ? document.activeElement.dataset.zone : null;
   const scroll = document.scrollingElement.scrollTop;
+  const choices = document.querySelector('.l-choice')?.scrollTop ?? 0;
+  const stays = address === location.href;
   const oldTape = document.querySelector('.tape-part');
   const tape = page.querySelector('.tape-part');
   if (oldTape && tape) oldTape.replaceWith(tape);
   else if (tape) document.querySelector('header').after(tape);
-  document.querySelector('#room').replaceWith(room);
+  const figure = document.querySelector('#room [data-figure]');
+  document.querySelector('#room').replaceWith(document.adoptNode(room));
+  const place = room.querySelector('[data-figure]');
+  if (figure && place) moveFigure(figure, place);
   document.title = page.title;
   const token = page.querySelector('meta[name="csrf-token"]');
   if (token) document.querySelector('meta[name="csrf-token"]').content = token.content;
   if (address !== location.href) history.pushState({}, '', address);
   enliven(document);
   document.scrollingElement.scrollTop = scroll;
+  if (stays) document.querySelector('.l-choice')?.scrollTo(0, choices);
   if (focused) setTimeout(() => document.querySelector(`.zone[data-zone="${focused}"]`)?.focus(), 60);
   return true;
 }

@@ -83,13 +83,9 @@ public class Runs {
         }
     }
 
-    /** Seats the performer now. */
+    /** Seats the performer now; the plan is made for the chair-in that really was. */
     public synchronized Run begin(long jobId, String account) {
-        return begin(jobId, account, LocalDateTime.now(clock).truncatedTo(ChronoUnit.SECONDS));
-    }
-
-    /** Seats the performer at this time; the plan is made for the chair-in that really was. */
-    public synchronized Run begin(long jobId, String account, LocalDateTime at) {
+        LocalDateTime at = LocalDateTime.now(clock).truncatedTo(ChronoUnit.SECONDS);
         Optional<Run> already = open(jobId);
         if (already.isPresent()) {
             return already.get();
@@ -205,13 +201,15 @@ public class Runs {
         return of(jobId).stream().findFirst().map(this::standing);
     }
 
-    /** Stores a run that was simulated for the demo. */
-    public synchronized void storeFinished(long jobId, LocalDateTime began, List<RunEvent> happened, String account) {
-        Run run = begin(jobId, account, began);
+    /** Stores a run that followed this plan and is over; for runs that were not held here. */
+    public synchronized void storeFinished(long jobId, Plan plan, List<RunEvent> happened, String account) {
         transaction.executeWithoutResult(t -> {
+            Run run = runs.saveAndFlush(
+                    new Run(jobId, plan.chairIn(), plan.brief().call(), mapper.writeValueAsString(plan.schedule())));
+            store(run, new RunEvent("begin-" + run.id(), plan.chairIn(), "", Type.BEGIN, "", 0, 0, ""), account);
             happened.forEach(e -> store(run, e, account));
             run.end(happened.get(happened.size() - 1).at());
-            runs.saveAndFlush(run);
+            made.put(run.id(), plan);
         });
     }
 

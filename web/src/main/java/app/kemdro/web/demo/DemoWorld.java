@@ -50,7 +50,7 @@ class DemoWorld implements SmartInitializingSingleton {
         LocalDate today = LocalDate.now(clock);
         LocalDateTime test = today.minusDays(2).atTime(9, 30);
         Job cameraTest = founder("Orrin Vask, camera test", test);
-        Rehearsed.store(runs, jobs, jobs.add(cameraTest), "ines");
+        Rehearsed.store(runs, jobs.add(cameraTest), "ines");
         jobs.add(founder("Orrin Vask", today.plusDays(1).atTime(7, 45)));
         jobs.add(apprentice(today.plusDays(2).atTime(8, 30)));
         jobs.add(nightShift(today.plusDays(2).atTime(13, 30)));

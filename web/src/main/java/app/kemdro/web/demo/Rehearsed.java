@@ -8,7 +8,6 @@ import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Rest;
 import app.kemdro.web.chair.Runs;
 import app.kemdro.web.job.Job;
-import app.kemdro.web.job.Jobs;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -20,10 +19,10 @@ import java.util.SplittableRandom;
 final class Rehearsed {
     private Rehearsed() {}
 
-    static void store(Runs runs, Jobs jobs, Job job, String account) {
+    static void store(Runs runs, Job job, String account) {
         LocalDateTime began = job.brief().chairIn().orElseThrow().plusMinutes(2);
         Plan plan = runs.planAt(job, began);
-        runs.storeFinished(job.id(), began, morning(plan), account);
+        runs.storeFinished(job.id(), plan, morning(plan), account);
     }
 
     private static List<RunEvent> morning(Plan plan) {
