@@ -118,8 +118,27 @@ class Figure {
   }
 
   word(zone, text) {
+    const { x, y } = this.middleOf(zone);
+    this.svg.append(el('text', { class: `zoneword ${text}`, x, y: y + 40 }, text));
+  }
+
+  /** The point inside a zone nearest to its middle; a zone like the hairline has its middle outside itself. */
+  middleOf(zone) {
     const box = zone.getBBox();
-    this.svg.append(el('text', { class: `zoneword ${text}`, x: box.x + box.width / 2, y: box.y + box.height / 2 + 40 }, text));
+    const [cx, cy] = [box.x + box.width / 2, box.y + box.height / 2];
+    let best = { x: cx, y: cy };
+    let least = Infinity;
+    for (let i = 1; i < 12; i++) {
+      for (let j = 1; j < 12; j++) {
+        const point = new DOMPoint(box.x + (box.width * i) / 12, box.y + (box.height * j) / 12);
+        const away = Math.hypot(point.x - cx, point.y - cy);
+        if (away < least && zone.isPointInFill(point)) {
+          least = away;
+          best = point;
+        }
+      }
+    }
+    return best;
   }
 
   makePressable() {

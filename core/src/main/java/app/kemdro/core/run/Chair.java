@@ -123,8 +123,16 @@ public final class Chair {
         LocalDateTime laid = state.step(step.id()).ended();
         return plan.steps().stream()
                 .filter(o -> !o.id().equals(step.id()) && o.zones().contains(zone))
-                .map(o -> state.step(o.id()).started())
-                .anyMatch(started -> started != null && laid != null && !started.isBefore(laid));
+                .anyMatch(o -> {
+                    LocalDateTime started = state.step(o.id()).started();
+                    return started != null
+                            && laid != null
+                            && (started.isAfter(laid) || started.equals(laid) && follows(step.id(), o.id()));
+                });
+    }
+
+    private boolean follows(String step, String other) {
+        return plan.network().lags().stream().anyMatch(l -> l.from().equals(step) && l.to().equals(other));
     }
 
     private LiveFilm film(PlannedStep step, StepState s, List<String> zones) {
