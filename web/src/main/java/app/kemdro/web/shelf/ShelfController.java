@@ -12,6 +12,7 @@ import app.kemdro.web.plans.Plans;
 import app.kemdro.web.plans.Words;
 import app.kemdro.web.ribbon.Ribbon;
 import app.kemdro.web.room.Json;
+import app.kemdro.web.sample.ColdCasting;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDateTime;
@@ -78,6 +79,14 @@ class ShelfController {
         model.addAttribute("today", Words.day(now) + ", " + Words.hour(now));
         model.addAttribute("next", next(all, now));
         return "shelf/shelf";
+    }
+
+    /** Sets the bell-founder on the shelf, for tomorrow morning. */
+    @PostMapping("/jobs/sample")
+    String sample() {
+        LocalDateTime call = LocalDateTime.now(clock).toLocalDate().plusDays(1).atTime(7, 45);
+        return "redirect:/jobs/"
+                + jobs.add(ColdCasting.founder("Orrin Vask", call)).id() + "/look";
     }
 
     /** A copy of a job a day later, with everything but what happened. */
