@@ -91,7 +91,7 @@ class Figure {
   paint(model = this.model) {
     this.model = model;
     this.svg.querySelectorAll('.halo,.ring,.focus,.zoneword').forEach((n) => n.remove());
-    const words = this.purpose === 'wet';
+    const words = this.purpose === 'wet' || this.place.dataset.words;
     const said = new Set();
     for (const zone of this.zones()) {
       const id = zone.dataset.zone;

@@ -121,7 +121,7 @@ class Chair {
     if (v.onBreak) return { says: 'back to work', act: () => this.send({ type: 'BACK' }) };
     if (h.running) return { says: 'done', act: () => this.send({ type: 'FINISH', step: h.running.step }) };
     if (v.allDone) return { says: 'end the run', act: () => this.send({ type: 'END' }) };
-    if (h.waitsFor === 'a break is due') return { says: 'begin the break', act: () => this.send({ type: 'BREAK' }) };
+    if (h.restDue) return { says: 'begin the break', act: () => this.send({ type: 'BREAK' }) };
     if (h.upcoming) return { says: 'begin', act: () => this.send({ type: 'START', step: h.upcoming.step }) };
     return { says: 'nothing now', act: null };
   }
@@ -220,8 +220,8 @@ class Chair {
     const mine = h.name === this.mine;
     const step = h.running ?? h.upcoming;
     const says = this.view.onBreak ? 'break' : h.running ? 'now' : step ? (step.from - this.now() > SOON ? `waits until ${clockText(step.from)}` : 'ready to begin') : 'has nothing left';
-    const who = html('button', { type: 'button', class: 'c-who', 'aria-pressed': String(mine), 'aria-label': `${h.name}, ${says}${mine ? '' : '. Press to drive these hands'}` },
-      html('b', {}, h.name), html('span', {}, says), step?.performer && h.running ? html('em', {}, `${step.performer}`) : null, !mine ? html('i', {}, 'drive') : null);
+    const who = html('button', { type: 'button', class: 'c-who', 'aria-pressed': String(mine), 'aria-label': `${h.label}, ${says}${mine ? '' : '. Press to drive these hands'}` },
+      html('b', {}, h.label), html('span', {}, says), step?.performer && h.running ? html('em', {}, `${step.performer}`) : null, !mine ? html('i', {}, 'drive') : null);
     who.addEventListener('click', () => this.drive(h.name));
     const block = html('div', { class: `c-hand${mine ? ' mine' : ''}${h.running ? '' : ' waiting'}` }, who);
     if (this.view.onBreak) {

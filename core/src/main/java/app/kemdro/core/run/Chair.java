@@ -23,6 +23,9 @@ import org.jspecify.annotations.Nullable;
 
 /** A plan in the middle of being carried out. */
 public final class Chair {
+    /** Stands for hands in what the performer does alone. */
+    public static final String NOBODY = "";
+
     /** A step that runs over is expected to need at least this much longer, seconds. */
     private static final int AT_LEAST = 30;
 
@@ -161,10 +164,10 @@ public final class Chair {
         return seconds.isPresent() ? laid.plusSeconds(Math.round(seconds.getAsDouble())) : null;
     }
 
-    /** What these hands are to do, in order: what runs is left out. */
+    /** What these hands, or {@link #NOBODY}, are to do, in order: what runs is left out. */
     public List<Placed> ahead(Schedule schedule, String hands) {
         return schedule.placed().stream()
-                .filter(p -> hands.equals(p.worker()))
+                .filter(p -> hands.equals(p.worker() == null ? NOBODY : p.worker()))
                 .filter(p -> state.step(p.task()).status() == Status.WAITING)
                 .toList();
     }

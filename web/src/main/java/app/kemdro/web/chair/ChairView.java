@@ -8,7 +8,6 @@ import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.StepState;
 import app.kemdro.core.run.StepState.Status;
 import app.kemdro.core.schedule.Placed;
-import app.kemdro.core.schedule.Rest;
 import app.kemdro.core.schedule.Schedule;
 import app.kemdro.web.chair.Runs.Standing;
 import app.kemdro.web.plans.Words;
@@ -53,12 +52,19 @@ record ChairView(
         int steps,
         List<String> notes) {
 
-    /** One pair of hands. */
+    /**
+     * One pair of hands, or the performer where a step takes none.
+     *
+     * @param name as events name them; empty for the performer
+     * @param restDue whether the planned break comes before their next step
+     */
     record Hands(
             String name,
+            String label,
             @Nullable Now running,
             @Nullable Now upcoming,
             @Nullable String waitsFor,
+            boolean restDue,
             @Nullable Upcoming next,
             boolean canTakeBack) {}
 
@@ -96,6 +102,9 @@ record ChairView(
     }
 
     private static final class Maker {
+        private static final int A_MINUTE = 60;
+        private static final int SOON = 20;
+
         private final Standing standing;
         private final Plan plan;
         private final Schedule schedule;
@@ -127,7 +136,7 @@ record ChairView(
                     pause,
                     pause ? breakEnd() : null,
                     rest().orElse(null),
-                    plan.network().workers().stream().map(w -> hands(w.id())).toList(),
+                    allHands(),
                     clocks,
                     zones(clocks),
                     Ribbon.of(plan, null),
@@ -154,7 +163,18 @@ record ChairView(
                     .map(r -> new Upcoming("break", Words.hour(plan.clock(r.start())), millis(plan.clock(r.start()))));
         }
 
-        private Hands hands(String name) {
+        private List<Hands> allHands() {
+            List<Hands> all = new ArrayList<>();
+            plan.network().workers().forEach(w -> all.add(hands(w.id(), w.id())));
+            Hands performer =
+                    hands(Chair.NOBODY, plan.brief().performer().name().split(" ")[0]);
+            if (performer.running() != null || performer.upcoming() != null) {
+                all.add(performer);
+            }
+            return all;
+        }
+
+        private Hands hands(String name, String label) {
             Optional<String> running = standing.state().runningBy(name);
             List<Placed> ahead = chair.ahead(schedule, name);
             Optional<Placed> first = ahead.stream().findFirst();
@@ -162,9 +182,11 @@ record ChairView(
             Optional<Placed> next = idle ? ahead.stream().skip(1).findFirst() : first;
             return new Hands(
                     name,
+                    label,
                     running.map(this::running).orElse(null),
                     idle ? first.map(this::upcoming).orElse(null) : null,
                     idle ? first.flatMap(this::waits).orElse(null) : null,
+                    idle && first.filter(this::afterRest).isPresent(),
                     next.map(p -> new Upcoming(
                                     plan.step(p.task()).titleWithPlace(),
                                     Words.hour(plan.clock(p.start())),
@@ -173,17 +195,19 @@ record ChairView(
                     standing.state().lastBy(name).isPresent());
         }
 
-        private Optional<String> waits(Placed next) {
+        private boolean afterRest(Placed next) {
             int second = second(now);
-            Optional<Rest> rest = schedule.rests().stream()
-                    .filter(r -> r.end() == next.start() && r.start() <= second + 60)
-                    .findFirst();
-            if (rest.isPresent()) {
-                return Optional.of("a break is due");
+            return schedule.rests().stream()
+                    .anyMatch(r -> r.end() == next.start() && r.start() <= second + A_MINUTE && r.end() > second);
+        }
+
+        private Optional<String> waits(Placed next) {
+            if (afterRest(next)) {
+                return Optional.of("the break");
             }
             return chair.waitsFor(schedule, next)
                     .map(s -> s.material().map(m -> m.name()).orElse("film") + " on " + s.where() + " to be ready")
-                    .or(() -> next.start() > second + 20
+                    .or(() -> next.start() > second(now) + SOON
                             ? Optional.of("the zone or other hands to be free")
                             : Optional.empty());
         }

@@ -173,7 +173,9 @@ public class Runs {
         int second = (int) ChronoUnit.SECONDS.between(now.plan().chairIn(), after.at());
         Standing result = now;
         for (var worker : now.plan().network().workers()) {
-            boolean theirs = worker.id().equals(after.hands()) || after.type() == Type.BACK;
+            boolean theirs = worker.id().equals(after.hands())
+                    || after.type() == Type.BACK
+                    || after.hands().equals(Chair.NOBODY);
             List<Placed> ahead = chair.ahead(now.schedule(), worker.id());
             if (!theirs
                     || ahead.isEmpty()

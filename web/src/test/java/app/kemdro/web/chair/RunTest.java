@@ -190,4 +190,56 @@ class RunTest {
         assertThat(view.zones()).isNotEmpty();
         assertThat(view.zones().values()).isSubsetOf("wet", "tacky", "closing", "dry");
     }
+
+    /** Whoever only looks at the screen and presses what it offers comes to the end: breaks and costume included. */
+    @Test
+    void aWholeMorningCanBePressedToItsEnd() {
+        Job founder = jobs.byCall().stream()
+                .filter(j -> j.title().equals("Orrin Vask"))
+                .findFirst()
+                .orElseThrow();
+        runs.begin(founder.id(), "ines");
+        ChairView view = view(founder);
+        int rests = 0;
+        for (int k = 0; k < 4000 && !view.allDone(); k++) {
+            rests += view.onBreak() ? 1 : 0;
+            press(founder, view);
+            clock.pass(Duration.ofSeconds(20));
+            view = view(founder);
+        }
+        assertThat(view.allDone())
+                .as("%d of %d steps", view.done(), view.steps())
+                .isTrue();
+        assertThat(rests).as("a break was taken").isPositive();
+        assertThat(view.inHandText()).doesNotContain("late");
+    }
+
+    private ChairView view(Job of) {
+        return ChairView.of(runs.standing(runs.open(of.id()).orElseThrow()), LocalDateTime.now(clock));
+    }
+
+    private void press(Job of, ChairView view) {
+        boolean somebodyWorks = view.hands().stream().anyMatch(h -> h.running() != null);
+        for (ChairView.Hands h : view.hands()) {
+            Type type = null;
+            if (view.onBreak()) {
+                type = view.now() >= java.util.Objects.requireNonNull(view.breakUntil()) ? Type.BACK : null;
+            } else if (h.running() != null) {
+                type = h.running().until() <= view.now() ? Type.FINISH : null;
+            } else if (h.restDue()) {
+                type = somebodyWorks ? null : Type.BREAK;
+            } else if (h.upcoming() != null && h.upcoming().from() <= view.now()) {
+                type = Type.START;
+            }
+            if (type != null) {
+                ChairView.Now at = h.running() != null ? h.running() : h.upcoming();
+                String step = at == null || type == Type.BREAK || type == Type.BACK ? "" : at.step();
+                runs.report(
+                        of.id(),
+                        new RunEvent("whole-" + pressed++, LocalDateTime.now(clock), h.name(), type, step, 0, 0, ""),
+                        "ines");
+                return;
+            }
+        }
+    }
 }
