@@ -27,6 +27,9 @@ final class Layout {
     /** Whether what a task leaves is worked into by another, so that nobody waits for it to settle at the end. */
     final boolean[] workedInto;
 
+    /** Whether two tasks want the same place. */
+    final boolean[][] shares;
+
     final boolean[] fixed;
     final Placed[] past;
     final Progress progress;
@@ -68,6 +71,13 @@ final class Layout {
         workedInto = new boolean[n];
         for (Arc arc : arcs) {
             workedInto[arc.from] |= arc.lag.into();
+        }
+        shares = new boolean[n][n];
+        for (int i = 0; i < n; i++) {
+            for (int j = 0; j < i; j++) {
+                shares[i][j] = tasks[i].sharesZone(tasks[j]);
+                shares[j][i] = shares[i][j];
+            }
         }
         past = new Placed[n];
         fixed = new boolean[n];
@@ -252,7 +262,7 @@ final class Layout {
 
     private boolean holdsEverything(int i) {
         for (Task other : tasks) {
-            if (other != tasks[i] && !tasks[i].sharesZone(other)) {
+            if (other != tasks[i] && !shares[i][index.get(other.id())]) {
                 return false;
             }
         }

@@ -14,6 +14,9 @@ import org.jspecify.annotations.Nullable;
 final class Placement {
     private static final int MOST_REPAIRS = 60;
 
+    /** What one second of being ready later costs. */
+    static final long SECOND = 1_000_000L;
+
     private final Layout net;
     private final List<Worker> workers;
     private final int[] start;
@@ -30,7 +33,7 @@ final class Placement {
     private final Timeline[] toolLine;
     private final Timeline restLine = new Timeline();
     private final List<Rest> rests = new ArrayList<>();
-    private Genes genes = new Genes(new double[0], new int[0], new int[0], new int[] {0});
+    private Genes genes = new Genes(new double[0], new int[0], new int[0], new int[0]);
     private int chosenWorker;
     private int chosenTool;
 
@@ -271,7 +274,7 @@ final class Placement {
             long score = at
                     + work
                     + how.tool()
-                    + (worker.lead() && task.needs() == Task.Needs.ANYONE ? genes.spare()[0] : 0);
+                    + (worker.lead() && task.needs() == Task.Needs.ANYONE ? genes.spare()[i] : 0);
             if (score < best) {
                 best = score;
                 bestStart = at;
@@ -403,6 +406,41 @@ final class Placement {
         return ready;
     }
 
+    /**
+     * A chain of tasks that leads without a gap to the moment of being ready: each ends, or has settled, just when the next
+     * begins on the same hands or places, or because it follows it.
+     */
+    List<Integer> chain() {
+        List<Integer> chain = new ArrayList<>();
+        int at = -1;
+        for (int i = 0; i < net.n; i++) {
+            if (at < 0 || end[i] > end[at]) {
+                at = i;
+            }
+        }
+        while (at >= 0) {
+            chain.add(at);
+            at = before(at);
+        }
+        return chain;
+    }
+
+    private int before(int i) {
+        for (Arc arc : net.before[i]) {
+            if (end[arc.from()] + leastFrom(arc) == start[i]) {
+                return arc.from();
+            }
+        }
+        for (int j = 0; j < net.n; j++) {
+            boolean touches = end[j] == start[i] && (hands[j] == hands[i] || net.shares[i][j])
+                    || settled(j) == start[i] && net.shares[i][j];
+            if (touches && start[j] < start[i]) {
+                return j;
+            }
+        }
+        return -1;
+    }
+
     /** Gaps that let each break begin as soon as the last work before it ends. */
     int[] tightGaps() {
         int[] gaps = genes.gap().clone();
@@ -431,7 +469,7 @@ final class Placement {
             late += missed[i];
             tool += net.fixed[i] ? 0 : net.tasks[i].modes().get(mode[i]).tool();
         }
-        return (ready() + 20 * late) * 1_000_000L + starts / Math.max(1, net.n) * 10 + tool;
+        return (ready() + 20 * late) * SECOND + starts / Math.max(1, net.n) * 10 + tool;
     }
 
     Schedule schedule(int leastReady) {

@@ -17,6 +17,10 @@ public final class Planner {
     private static final long SEED = 20_261_125L;
     private static final int MOST_RESTS = 10;
     private static final int GRID = 60;
+    private static final int SPARE = 240;
+
+    /** By so many seconds a placement may be worse and still be gone on from, at first. */
+    private static final int WORSE = 120;
 
     private final int attempts;
 
@@ -69,22 +73,24 @@ public final class Planner {
             this.free = java.util.stream.IntStream.range(0, net.n)
                     .filter(i -> !net.fixed[i])
                     .toArray();
-            this.best = first();
+            this.best = first(new int[net.n], 0);
         }
 
         Outcome run(Optional<Schedule> before) {
             before.ifPresent(this::tryOrder);
-            for (Genes start : List.of(first(), withTools(first(), 1), shared(first(), 240))) {
+            int[] none = new int[net.n];
+            int[] lavish = filled(net.n, SPARE);
+            for (Genes start : List.of(first(none, 0), first(none, 1), first(lavish, 0), first(lavish, 1))) {
                 if (attempt(start) < Long.MAX_VALUE) {
                     attempt(tightened(start));
                 }
             }
             Genes current = best;
             long currentCost = bestCost;
+            List<Integer> chain = chainOf(current);
             for (int k = 0; k < attempts && free.length > 0; k++) {
-                Genes next = changed(current);
+                Genes next = changed(current, chain);
                 long cost = attempt(next);
-                // a little worse is let through now and then, so that the search does not stay in a corner
                 if (cost < currentCost) {
                     Genes tight = tightened(next);
                     long tightCost = attempt(tight);
@@ -93,13 +99,13 @@ public final class Planner {
                         cost = tightCost;
                     }
                 }
-                if (cost <= currentCost || (k % 7 == 0 && cost < bestCost + 90 * 1_000_000L)) {
+                // a little worse is let through, less and less, so that the search does not stay in a corner
+                long worse = (long) (WORSE * random.nextDouble() * (attempts - k) / attempts) * Placement.SECOND;
+                if (cost < currentCost + worse || cost <= currentCost) {
+                    boolean moved = cost != currentCost;
                     current = next;
                     currentCost = cost;
-                }
-                if (k % 60 == 59) {
-                    current = best;
-                    currentCost = bestCost;
+                    chain = moved ? chainOf(current) : chain;
                 }
             }
             if (bestCost == Long.MAX_VALUE) {
@@ -145,35 +151,35 @@ public final class Planner {
             }
         }
 
-        private Genes first() {
+        /** What has most to come goes first. */
+        private Genes first(int[] spare, int mode) {
             double[] priority = new double[net.n];
+            int[] modes = new int[net.n];
             for (int i = 0; i < net.n; i++) {
                 priority[i] = net.tail[i];
+                modes[i] = Math.min(mode, net.modes(i) - 1);
             }
-            return new Genes(priority, new int[net.n], gaps(net.network.breaks().every()), new int[] {0});
+            int every = net.network.breaks().every();
+            return new Genes(priority, modes, filled(MOST_RESTS, every), spare.clone());
         }
 
-        private static int[] gaps(int seconds) {
-            int[] gap = new int[MOST_RESTS];
-            Arrays.fill(gap, seconds);
-            return gap;
+        private static int[] filled(int length, int value) {
+            int[] result = new int[length];
+            Arrays.fill(result, value);
+            return result;
         }
 
-        private Genes withTools(Genes genes, int mode) {
-            for (int i : free) {
-                genes.mode()[i] = Math.min(mode, net.modes(i) - 1);
+        /** Tasks of the chain that makes it ready so late, as far as they are still free. */
+        private List<Integer> chainOf(Genes genes) {
+            if (!placement.place(genes)) {
+                return List.of();
             }
-            return genes;
-        }
-
-        private static Genes shared(Genes genes, int spare) {
-            genes.spare()[0] = spare;
-            return genes;
+            return placement.chain().stream().filter(i -> !net.fixed[i]).toList();
         }
 
         /** The order people have in mind, as priorities. */
         private void tryOrder(Schedule before) {
-            Genes genes = first();
+            Genes genes = first(new int[net.n], 0);
             int latest = before.ready();
             for (Placed p : before.placed()) {
                 Integer i = net.index.get(p.task());
@@ -195,16 +201,18 @@ public final class Planner {
             attempt(genes);
         }
 
-        private Genes changed(Genes from) {
+        /** A few changes, most of them to the chain that makes it ready so late. */
+        private Genes changed(Genes from, List<Integer> chain) {
             Genes next = from.copy();
-            int changes = 1 + random.nextInt(4);
+            int changes = 1 + random.nextInt(3);
             for (int c = 0; c < changes; c++) {
-                int i = free[random.nextInt(free.length)];
+                boolean onChain = !chain.isEmpty() && random.nextInt(3) > 0;
+                int i = onChain ? chain.get(random.nextInt(chain.size())) : free[random.nextInt(free.length)];
                 switch (random.nextInt(12)) {
-                    case 0, 1 -> next.mode()[i] = random.nextInt(net.modes(i));
-                    case 2 -> moveRest(next);
-                    case 3 -> next.spare()[0] = 60 * random.nextInt(10);
-                    case 4, 5, 6 -> {
+                    case 0, 1, 2 -> next.mode()[i] = random.nextInt(net.modes(i));
+                    case 3 -> moveRest(next);
+                    case 4, 5 -> next.spare()[i] = SPARE * random.nextInt(3);
+                    case 6, 7 -> {
                         int j = free[random.nextInt(free.length)];
                         double p = next.priority()[i];
                         next.priority()[i] = next.priority()[j];
