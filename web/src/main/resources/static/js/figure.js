@@ -92,8 +92,8 @@ class Figure {
     this.model = model;
     this.svg.querySelectorAll('.halo,.ring,.focus,.zoneword').forEach((n) => n.remove());
     const words = this.purpose === 'wet' || this.place.dataset.words;
-    const said = new Set();
-    for (const zone of this.zones()) {
+    const said = [];
+    for (const zone of this.largestFirst()) {
       const id = zone.dataset.zone;
       const shown = this.model.zones[id];
       if (!shown) continue;
@@ -104,10 +104,7 @@ class Figure {
         zone.setAttribute('aria-pressed', String(this.purpose === 'cover' ? shown.tint === 'cover' : shown.selected));
       }
       if (shown.selected && this.purpose === 'press') this.ring(zone);
-      if (words && shown.word && zone.getBBox().width > 320 && !said.has(id)) {
-        said.add(id);
-        this.word(zone, shown.word);
-      }
+      if (words && shown.word && zone.getBBox().width > 320) this.word(zone, shown.word, said);
     }
   }
 
@@ -117,8 +114,17 @@ class Figure {
     this.svg.append(el('path', { class: 'halo', d, transform }), el('path', { class: 'ring', d, transform }));
   }
 
-  word(zone, text) {
+  /** Large zones get their word first; one that would cover another is left out. */
+  largestFirst() {
+    const size = (z) => z.getBBox().width * z.getBBox().height;
+    return this.zones().sort((a, b) => size(b) - size(a));
+  }
+
+  word(zone, text, said) {
     const { x, y } = this.middleOf(zone);
+    const half = text.length * 32;
+    if (said.some((s) => Math.abs(s.x - x) < half + s.half && Math.abs(s.y - y) < 125)) return;
+    said.push({ x, y, half });
     this.svg.append(el('text', { class: `zoneword ${text}`, x, y: y + 40 }, text));
   }
 

@@ -26,6 +26,9 @@ public final class Chair {
     /** Stands for hands in what the performer does alone. */
     public static final String NOBODY = "";
 
+    /** What a cleaner leaves is gone once it has dried; nobody looks whether it is clear. */
+    private static final String CLEANER = "cleaner";
+
     /** A step that runs over is expected to need at least this much longer, seconds. */
     private static final int AT_LEAST = 30;
 
@@ -112,8 +115,14 @@ public final class Chair {
             }
             List<String> open =
                     step.zones().stream().filter(z -> !workedOver(step, z)).toList();
-            if (!open.isEmpty()) {
-                films.add(film(step, s, open));
+            if (open.isEmpty()) {
+                continue;
+            }
+            LiveFilm film = film(step, s, open);
+            boolean gone = film.at(now) == LiveFilm.State.DRY
+                    && step.material().map(m -> m.kind().equals(CLEANER)).orElse(false);
+            if (!gone) {
+                films.add(film);
             }
         }
         films.sort(java.util.Comparator.comparing((LiveFilm f) -> f.at(now) == LiveFilm.State.DRY)
