@@ -24,7 +24,9 @@ create table job (
     dryers int not null,
     costume_covers varchar(600) not null,
     costume_minutes int not null,
-    self_applied boolean not null
+    self_applied boolean not null,
+    -- the order people had in mind before the last change; the next plan stays near it
+    order_before clob not null
 );
 
 create table job_hands (
@@ -54,6 +56,10 @@ create table run (
     -- the call this run works towards; another than the job's when it is a rehearsal
     call_at timestamp not null,
     ended_at timestamp,
+    -- look and brief as they were, so that the book stays true when the job is changed later
+    look clob not null,
+    brief clob not null,
+    planned clob not null,
     standing clob not null
 );
 create index run_of_job on run (job_id);

@@ -6,6 +6,7 @@ import { el } from '../svg.js';
 const REFRESH = 5000;
 const SOON = 20_000;
 const CLOSING = 6 * 60_000;
+const PERFORMER_SOON = 10 * 60_000;
 const REASONS = ['no time', 'not seen by the camera', 'ran out', 'skin says no', 'not needed'];
 
 const part = (name) => document.querySelector(`[data-c="${name}"]`);
@@ -213,7 +214,8 @@ class Chair {
   }
 
   inOrder() {
-    return [...this.view.hands].sort((a, b) => Number(b.name === this.mine) - Number(a.name === this.mine));
+    const near = (h) => h.name || h.running || (h.upcoming && h.upcoming.from - this.now() < PERFORMER_SOON);
+    return this.view.hands.filter(near).sort((a, b) => Number(b.name === this.mine) - Number(a.name === this.mine));
   }
 
   handsBlock(h) {

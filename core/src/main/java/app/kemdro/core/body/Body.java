@@ -89,11 +89,6 @@ public final class Body {
         return rows;
     }
 
-    /** Zones of a row, in file order. */
-    public List<Zone> inRow(String row) {
-        return zones.values().stream().filter(z -> z.row().equals(row)).toList();
-    }
-
     /** Summed surface of these zones on the standard figure, cm². */
     public double areaCm2(Collection<String> ids) {
         return ids.stream().mapToDouble(id -> zone(id).areaCm2()).sum();

@@ -53,8 +53,7 @@ public record StepTemplate(
     public enum Coats {
         ONCE,
         EVERY,
-        ALL_BUT_LAST,
-        LAST
+        ALL_BUT_LAST
     }
 
     /** Whose hands it takes. */

@@ -73,13 +73,12 @@ final class Expansion {
             while (end < steps.size() && coats != Coats.ONCE && steps.get(end).coats() == coats) {
                 end++;
             }
-            int from = coats == Coats.LAST ? entry.coats() : 1;
             int until = switch (coats) {
                 case ONCE -> 1;
-                case EVERY, LAST -> entry.coats();
+                case EVERY -> entry.coats();
                 case ALL_BUT_LAST -> entry.coats() - 1;
             };
-            for (int coat = from; coat <= until; coat++) {
+            for (int coat = 1; coat <= until; coat++) {
                 for (StepTemplate step : steps.subList(k, end)) {
                     place(entry, step, coats == Coats.ONCE || entry.coats() == 1 ? 0 : coat, result);
                 }

@@ -7,6 +7,7 @@ import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Expansion.Expanded;
 import app.kemdro.core.schedule.BreakRule;
 import app.kemdro.core.schedule.Outcome;
+import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.schedule.Progress;
 import app.kemdro.core.schedule.Schedule;
@@ -17,6 +18,9 @@ import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /** From a look and its brief to an order of work: the one way in. */
 public final class LookPlanner {
@@ -33,23 +37,48 @@ public final class LookPlanner {
 
     /** Plans a look, or says what stands in the way. An empty look is refused with the advice to begin. */
     public Planning plan(Look look, Brief brief) {
+        return plan(look, brief, Optional.empty());
+    }
+
+    /**
+     * Plans a look near an order that people have in mind.
+     *
+     * @param before a schedule of an earlier state of the look, whose steps may be others
+     */
+    public Planning plan(Look look, Brief brief, Optional<Schedule> before) {
+        Draft draft = draft(look, brief);
+        return draft.problems().isEmpty() ? schedule(draft, before) : new Planning.Refused(draft.problems());
+    }
+
+    /**
+     * The plan that a stored schedule belonged to, without planning again.
+     *
+     * @return empty when the look no longer has just the steps of the schedule, as after a change of the trade's data
+     */
+    public Optional<Plan> restore(Look look, Brief brief, Schedule stored) {
+        Draft draft = draft(look, brief);
+        LocalDateTime chairIn = brief.chairIn().orElse(brief.call());
+        Set<String> steps = draft.steps().stream().map(e -> e.step().id()).collect(Collectors.toSet());
+        Set<String> placed = stored.placed().stream().map(Placed::task).collect(Collectors.toSet());
+        if (!draft.problems().isEmpty() || !steps.equals(placed)) {
+            return Optional.empty();
+        }
+        return Optional.of(done(draft, network(draft, chairIn), chairIn, stored));
+    }
+
+    /** A look turned into steps, before any of them has a time. */
+    private record Draft(Brief brief, Composition composition, List<Expanded> steps, List<Problem> problems) {}
+
+    private Draft draft(Look look, Brief brief) {
         List<Problem> problems = new ArrayList<>(BriefCheck.problems(brief));
-        if (!problems.isEmpty()) {
-            return new Planning.Refused(problems);
+        if (problems.isEmpty() && look.entries().isEmpty()) {
+            problems.add(Problem.stop(
+                    "Nothing happens on the body yet.", "Press a zone of the figure and say what happens there."));
         }
-        if (look.entries().isEmpty()) {
-            return new Planning.Refused(List.of(Problem.stop(
-                    "Nothing happens on the body yet.", "Press a zone of the figure and say what happens there.")));
-        }
-        Composition composition = new Composition(look, brief, trade);
-        if (!composition.problems().isEmpty()) {
-            return new Planning.Refused(composition.problems());
-        }
-        List<Expanded> steps = expand(composition, brief, problems);
-        if (!problems.isEmpty()) {
-            return new Planning.Refused(problems);
-        }
-        return schedule(composition, steps, brief);
+        Composition composition = new Composition(problems.isEmpty() ? look : Look.EMPTY, brief, trade);
+        problems.addAll(composition.problems());
+        List<Expanded> steps = problems.isEmpty() ? expand(composition, brief, problems) : List.of();
+        return new Draft(brief, composition, steps, problems);
     }
 
     private List<Expanded> expand(Composition composition, Brief brief, List<Problem> problems) {
@@ -73,30 +102,34 @@ public final class LookPlanner {
         return steps;
     }
 
-    private Planning schedule(Composition composition, List<Expanded> steps, Brief brief) {
-        var lags = new Precedence(trade, composition, steps).lags();
-        TaskNetwork always = new TaskNetwork(
-                steps.stream().map(Expanded::task).toList(),
-                lags,
-                brief.crew().stream().map(h -> worker(h, 0, A_DAY)).toList(),
-                brief.room().dryers(),
-                BreakRule.USUAL);
-        Optional<Outcome> free = brief.chairIn().isPresent() ? Optional.empty() : Optional.of(planner.plan(always));
+    private Planning schedule(Draft draft, Optional<Schedule> before) {
+        Brief brief = draft.brief();
+        TaskNetwork always = network(draft, h -> worker(h, 0, A_DAY));
+        Optional<Outcome> free = brief.chairIn().isPresent()
+                ? Optional.empty()
+                : Optional.of(planner.plan(always, Progress.NOTHING, before));
         LocalDateTime chairIn = brief.chairIn()
                 .orElseGet(() -> free.get() instanceof Outcome.Planned p
                         ? FiveMinutes.before(
                                 brief.call().minusSeconds(p.schedule().ready()))
                         : brief.call().minusHours(4));
-        TaskNetwork network = new TaskNetwork(
-                always.tasks(),
-                always.lags(),
-                brief.crew().stream().map(h -> worker(h, chairIn)).toList(),
-                always.tools(),
-                always.breaks());
-        boolean hoursMatter =
-                free.isEmpty() || network.workers().stream().anyMatch(w -> w.from() > 0 || w.until() < A_DAY);
-        Outcome outcome = hoursMatter && !hoursFit(free, network) ? planner.plan(network) : free.orElseThrow();
-        return answer(composition, steps, network, brief, chairIn, outcome);
+        TaskNetwork network = network(draft, chairIn);
+        Outcome outcome =
+                hoursFit(free, network) ? free.orElseThrow() : planner.plan(network, Progress.NOTHING, before);
+        return answer(draft, network, chairIn, outcome);
+    }
+
+    private TaskNetwork network(Draft draft, LocalDateTime chairIn) {
+        return network(draft, h -> worker(h, chairIn));
+    }
+
+    private TaskNetwork network(Draft draft, Function<Hands, Worker> worker) {
+        return new TaskNetwork(
+                draft.steps().stream().map(Expanded::task).toList(),
+                new Precedence(trade, draft.composition(), draft.steps()).lags(),
+                draft.brief().crew().stream().map(worker).toList(),
+                draft.brief().room().dryers(),
+                BreakRule.USUAL);
     }
 
     /** Whether a plan made without regard to hours keeps them anyway. */
@@ -122,28 +155,31 @@ public final class LookPlanner {
         return Math.max(-A_DAY, Math.min(2L * A_DAY, Duration.between(from, to).getSeconds()));
     }
 
-    private Planning answer(
-            Composition composition,
-            List<Expanded> steps,
-            TaskNetwork network,
-            Brief brief,
-            LocalDateTime chairIn,
-            Outcome outcome) {
-        List<PlannedStep> planned = steps.stream().map(Expanded::step).toList();
+    private Planning answer(Draft draft, TaskNetwork network, LocalDateTime chairIn, Outcome outcome) {
+        List<PlannedStep> planned = draft.steps().stream().map(Expanded::step).toList();
         if (outcome instanceof Outcome.Planned p) {
-            return new Planning.Done(
-                    new Plan(planned, network, p.schedule(), chairIn, brief, notes(composition, brief)));
+            return new Planning.Done(done(draft, network, chairIn, p.schedule()));
         }
         if (outcome instanceof Outcome.Ring ring) {
             return new Planning.Refused(List.of(ringProblem(ring.tasks(), planned)));
         }
         if (outcome instanceof Outcome.NoHands none) {
-            return new Planning.Refused(List.of(handsProblem(none.task(), planned, network, brief, chairIn)));
+            return new Planning.Refused(List.of(handsProblem(none.task(), planned, network, draft.brief(), chairIn)));
         }
         String task = ((Outcome.NoWindow) outcome).task();
         return new Planning.Refused(List.of(Problem.stop(
                 "\"" + title(task, planned) + "\" cannot be begun before its window closes.",
                 "Choose a slower adhesive or another school there, or put another pair of hands on the crew.")));
+    }
+
+    private Plan done(Draft draft, TaskNetwork network, LocalDateTime chairIn, Schedule schedule) {
+        return new Plan(
+                draft.steps().stream().map(Expanded::step).toList(),
+                network,
+                schedule,
+                chairIn,
+                draft.brief(),
+                notes(draft.composition(), draft.brief()));
     }
 
     private static Problem ringProblem(List<String> ring, List<PlannedStep> steps) {

@@ -35,7 +35,7 @@ public record PlannedStep(
 
     /** What is done, as said aloud. */
     public String title() {
-        return template.name() + (coat > 0 && !template.name().startsWith("Last") ? " " + coat : "");
+        return template.name() + (coat > 0 ? " " + coat : "");
     }
 
     /** What is done and where. */

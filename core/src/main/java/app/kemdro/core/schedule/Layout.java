@@ -1,6 +1,7 @@
 package app.kemdro.core.schedule;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -23,6 +24,10 @@ final class Layout {
     final Arc[][] after;
     final int[] block;
     final int[][] blocks;
+    /** By block: lags into it from tasks still to be placed, and how many of them come from its own tasks. */
+    final int[] waitsFor;
+
+    final int[] inside;
     final int[] tail;
     /** Whether what a task leaves is worked into by another, so that nobody waits for it to settle at the end. */
     final boolean[] workedInto;
@@ -72,13 +77,7 @@ final class Layout {
         for (Arc arc : arcs) {
             workedInto[arc.from] |= arc.lag.into();
         }
-        shares = new boolean[n][n];
-        for (int i = 0; i < n; i++) {
-            for (int j = 0; j < i; j++) {
-                shares[i][j] = tasks[i].sharesZone(tasks[j]);
-                shares[j][i] = shares[i][j];
-            }
-        }
+        shares = sharing(zone);
         past = new Placed[n];
         fixed = new boolean[n];
         progress.past().forEach(p -> {
@@ -90,6 +89,14 @@ final class Layout {
         });
         block = blockOf(arcs);
         blocks = members();
+        waitsFor = new int[n];
+        inside = new int[n];
+        for (Arc arc : arcs) {
+            if (!fixed[arc.from] && !fixed[arc.to]) {
+                waitsFor[block[arc.to]]++;
+                inside[block[arc.to]] += block[arc.from] == block[arc.to] ? 1 : 0;
+            }
+        }
         tail = tails();
     }
 
@@ -116,6 +123,23 @@ final class Layout {
                 network.workers(),
                 network.tools(),
                 network.breaks());
+    }
+
+    private static boolean[][] sharing(int[][] zone) {
+        BitSet[] touched = new BitSet[zone.length];
+        for (int i = 0; i < zone.length; i++) {
+            touched[i] = new BitSet();
+            for (int z : zone[i]) {
+                touched[i].set(z);
+            }
+        }
+        boolean[][] shares = new boolean[zone.length][zone.length];
+        for (int i = 0; i < zone.length; i++) {
+            for (int j = 0; j < zone.length; j++) {
+                shares[i][j] = i != j && touched[i].intersects(touched[j]);
+            }
+        }
+        return shares;
     }
 
     private int[] blockOf(List<Arc> arcs) {

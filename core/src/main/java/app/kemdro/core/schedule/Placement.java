@@ -27,6 +27,8 @@ final class Placement {
     private final int[] floor;
     private final boolean[] placed;
     private final boolean[] blockDone;
+    private final double[] urgency;
+    private final int[] waits;
     private final boolean[][] overlook;
     private final Timeline[] workerLine;
     private final Timeline[] zoneLine;
@@ -53,6 +55,8 @@ final class Placement {
         floor = new int[net.n];
         placed = new boolean[net.n];
         blockDone = new boolean[net.n];
+        urgency = new double[net.n];
+        waits = new int[net.n];
         workerLine = lines(workers.size());
         zoneLine = lines(net.zones);
         toolLine = lines(net.network.tools());
@@ -85,17 +89,34 @@ final class Placement {
         }
         int left = 0;
         for (int b = 0; b < net.n; b++) {
-            blockDone[b] = net.blocks[b] == null || allPlaced(net.blocks[b]);
-            left += blockDone[b] ? 0 : 1;
+            blockDone[b] = net.blocks[b] == null || net.fixed[b];
+            if (!blockDone[b]) {
+                left++;
+                urgency[b] = urgency(net.blocks[b]);
+            }
         }
+        System.arraycopy(net.waitsFor, 0, waits, 0, net.n);
         while (left-- > 0) {
             int next = nextBlock();
             if (next < 0 || !placeBlock(net.blocks[next])) {
                 return false;
             }
             blockDone[next] = true;
+            for (int i : net.blocks[next]) {
+                for (Arc arc : net.after[i]) {
+                    waits[net.block[arc.to()]]--;
+                }
+            }
         }
         return true;
+    }
+
+    private double urgency(int[] members) {
+        double priority = Double.NEGATIVE_INFINITY;
+        for (int i : members) {
+            priority = Math.max(priority, genes.priority()[i]);
+        }
+        return priority;
     }
 
     private void reset() {
@@ -134,42 +155,15 @@ final class Placement {
         }
     }
 
-    private boolean allPlaced(int[] members) {
-        for (int i : members) {
-            if (!placed[i]) {
-                return false;
-            }
-        }
-        return true;
-    }
-
+    /** The most urgent block that waits for nothing outside itself. */
     private int nextBlock() {
         int best = -1;
-        double bestPriority = Double.NEGATIVE_INFINITY;
         for (int b = 0; b < net.n; b++) {
-            if (!blockDone[b]) {
-                double priority = readiness(net.blocks[b]);
-                if (priority > bestPriority) {
-                    bestPriority = priority;
-                    best = b;
-                }
+            if (!blockDone[b] && waits[b] == net.inside[b] && (best < 0 || urgency[b] > urgency[best])) {
+                best = b;
             }
         }
         return best;
-    }
-
-    /** Highest priority in the block, or minus infinity while something outside it must be placed first. */
-    private double readiness(int[] members) {
-        double priority = Double.NEGATIVE_INFINITY;
-        for (int i : members) {
-            for (Arc arc : net.before[i]) {
-                if (!placed[arc.from()] && net.block[arc.from()] != net.block[i]) {
-                    return Double.NEGATIVE_INFINITY;
-                }
-            }
-            priority = Math.max(priority, genes.priority()[i]);
-        }
-        return priority;
     }
 
     private boolean placeBlock(int[] members) {

@@ -4,7 +4,6 @@ import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.BriefCheck;
-import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.Problem;
 import app.kemdro.web.chair.Runs;
 import app.kemdro.web.figure.FigureModel;
@@ -12,7 +11,6 @@ import app.kemdro.web.figure.FigureModel.Tint;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
 import app.kemdro.web.plans.Plans;
-import app.kemdro.web.plans.Words;
 import app.kemdro.web.room.Json;
 import app.kemdro.web.room.Rooms;
 import java.time.Clock;
@@ -85,16 +83,16 @@ class BriefController {
             rooms.open(model, job, "brief");
             return show(model, form);
         }
-        Optional<Plan> before = plans.of(job).plan();
-        Job stored = jobs.change(
-                id,
-                j -> j.describe(
-                        form.getTitle().strip(),
-                        form.getProduction().strip(),
-                        form.getIdea().strip(),
-                        brief.get()));
         after.addFlashAttribute(
-                Rooms.CHANGE, Words.changed(before, plans.of(stored).plan()));
+                Rooms.CHANGE,
+                plans.change(
+                                job,
+                                j -> j.describe(
+                                        form.getTitle().strip(),
+                                        form.getProduction().strip(),
+                                        form.getIdea().strip(),
+                                        brief.get()))
+                        .said());
         return "redirect:/jobs/" + id + "/brief";
     }
 

@@ -4,7 +4,6 @@ import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.run.Chair;
 import app.kemdro.core.run.LiveFilm;
-import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.StepState;
 import app.kemdro.core.run.StepState.Status;
 import app.kemdro.core.schedule.Placed;
@@ -49,8 +48,7 @@ record ChairView(
         Map<String, String> zones,
         Ribbon ribbon,
         int done,
-        int steps,
-        List<String> notes) {
+        int steps) {
 
     /**
      * One pair of hands, or the performer where a step takes none.
@@ -78,11 +76,10 @@ record ChairView(
             List<String> cautions,
             long from,
             long until,
-            @Nullable Long closes,
-            @Nullable String closesSays) {}
+            @Nullable Long closes) {}
 
     /** Something later, in short. */
-    record Upcoming(String title, String hour, long at) {}
+    record Upcoming(String title, String hour) {}
 
     /** A drying clock. */
     record Clock(
@@ -143,8 +140,7 @@ record ChairView(
                     (int) standing.state().steps().values().stream()
                             .filter(s -> s.status() == Status.DONE || s.status() == Status.SKIPPED)
                             .count(),
-                    plan.steps().size(),
-                    standing.state().notes().stream().map(RunEvent::text).toList());
+                    plan.steps().size());
         }
 
         private Long breakEnd() {
@@ -160,7 +156,7 @@ record ChairView(
                     .filter(r -> r.end() > second)
                     .filter(r -> standing.state().pauses().stream().noneMatch(p -> second(p.from()) == r.start()))
                     .findFirst()
-                    .map(r -> new Upcoming("break", Words.hour(plan.clock(r.start())), millis(plan.clock(r.start()))));
+                    .map(r -> new Upcoming("break", Words.hour(plan.clock(r.start()))));
         }
 
         private List<Hands> allHands() {
@@ -187,10 +183,7 @@ record ChairView(
                     idle ? first.map(this::upcoming).orElse(null) : null,
                     idle ? first.flatMap(this::waits).orElse(null) : null,
                     idle && first.filter(this::afterRest).isPresent(),
-                    next.map(p -> new Upcoming(
-                                    plan.step(p.task()).titleWithPlace(),
-                                    Words.hour(plan.clock(p.start())),
-                                    millis(plan.clock(p.start()))))
+                    next.map(p -> new Upcoming(plan.step(p.task()).titleWithPlace(), Words.hour(plan.clock(p.start()))))
                             .orElse(null),
                     standing.state().lastBy(name).isPresent());
         }
@@ -234,8 +227,7 @@ record ChairView(
                     step.technique().cautions(),
                     from,
                     until,
-                    window.orElse(null),
-                    window.map(w -> "begin before it closes, or lay it again").orElse(null));
+                    window.orElse(null));
         }
 
         /** When the window in which this step must begin closes, if it has one that is open. */

@@ -20,17 +20,30 @@ public class Run {
     private LocalDateTime callAt = LocalDateTime.MIN;
     private @Nullable LocalDateTime endedAt;
 
+    /** Look, brief and schedule as they were when it began, as JSON. */
+    @Lob
+    private String look = "";
+
+    @Lob
+    private String brief = "";
+
+    @Lob
+    private String planned = "";
+
     /** The schedule people have in mind now, as JSON. */
     @Lob
     private String standing = "";
 
     protected Run() {}
 
-    Run(long jobId, LocalDateTime beganAt, LocalDateTime callAt, String standing) {
+    Run(long jobId, LocalDateTime beganAt, LocalDateTime callAt, String look, String brief, String planned) {
         this.jobId = jobId;
         this.beganAt = beganAt;
         this.callAt = callAt;
-        this.standing = standing;
+        this.look = look;
+        this.brief = brief;
+        this.planned = planned;
+        this.standing = planned;
     }
 
     public long id() {
@@ -55,6 +68,18 @@ public class Run {
 
     public @Nullable LocalDateTime endedAt() {
         return endedAt;
+    }
+
+    String look() {
+        return look;
+    }
+
+    String brief() {
+        return brief;
+    }
+
+    String planned() {
+        return planned;
     }
 
     String standing() {

@@ -1,5 +1,7 @@
 package app.kemdro.web.chair;
 
+import app.kemdro.core.look.Brief;
+import app.kemdro.core.look.Look;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.Planning;
 import app.kemdro.core.run.Chair;
@@ -20,7 +22,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -91,24 +92,41 @@ public class Runs {
             return already.get();
         }
         Job job = jobs.get(jobId);
-        LocalDateTime call = callFor(job, at);
-        Plan plan = planFrom(job, at, call);
-        return transaction.execute(t -> {
-            Run run = runs.saveAndFlush(new Run(jobId, at, call, mapper.writeValueAsString(plan.schedule())));
-            store(run, new RunEvent("begin-" + run.id(), at, "", Type.BEGIN, "", 0, 0, ""), account);
-            made.put(run.id(), plan);
-            return run;
-        });
+        Plan plan = planFrom(job, at, callFor(job, at));
+        return transaction.execute(t -> seat(job, plan, account));
+    }
+
+    private Run seat(Job job, Plan plan, String account) {
+        Run run = runs.saveAndFlush(new Run(
+                job.id(),
+                plan.chairIn(),
+                plan.brief().call(),
+                mapper.writeValueAsString(job.look()),
+                mapper.writeValueAsString(plan.brief()),
+                mapper.writeValueAsString(plan.schedule())));
+        store(run, new RunEvent("begin-" + run.id(), plan.chairIn(), "", Type.BEGIN, "", 0, 0, ""), account);
+        made.put(run.id(), plan);
+        return run;
     }
 
     /** The plan from this chair-in towards this call; hours of the crew move along when the call does. */
     private Plan planFrom(Job job, LocalDateTime chairIn, LocalDateTime call) {
-        Planning planning = plans.full(job.look(), Seating.brief(job.brief(), chairIn, call));
+        return planOrRefuse(plans.near(job, Seating.brief(job.brief(), chairIn, call)));
+    }
+
+    private static Plan planOrRefuse(Planning planning) {
         if (planning instanceof Planning.Refused refused) {
             throw new NotPossible(refused.problems().get(0).what() + " "
                     + refused.problems().get(0).remedy());
         }
         return ((Planning.Done) planning).plan();
+    }
+
+    private Plan planOf(Run run) {
+        return planOrRefuse(plans.restored(
+                mapper.readValue(run.look(), Look.class),
+                mapper.readValue(run.brief(), Brief.class),
+                mapper.readValue(run.planned(), Schedule.class)));
     }
 
     /** The call that a run begun at this time works towards: the job's own, or one moved along for a rehearsal. */
@@ -119,7 +137,7 @@ public class Runs {
 
     /** Where a run stands. */
     public Standing standing(Run run) {
-        Plan plan = made.computeIfAbsent(run.id(), k -> planFrom(jobs.get(run.jobId()), run.beganAt(), run.callAt()));
+        Plan plan = made.computeIfAbsent(run.id(), k -> planOf(run));
         return new Standing(run, plan, RunState.of(eventsOf(run)), mapper.readValue(run.standing(), Schedule.class));
     }
 
@@ -197,21 +215,12 @@ public class Runs {
         return schedule.rests().stream().anyMatch(r -> r.end() == next.start());
     }
 
-    /** Notes and run of the last time, for the book. */
-    @Transactional(readOnly = true)
-    public Optional<Standing> last(long jobId) {
-        return of(jobId).stream().findFirst().map(this::standing);
-    }
-
     /** Stores a run that followed this plan and is over; for runs that were not held here. */
-    public synchronized void storeFinished(long jobId, Plan plan, List<RunEvent> happened, String account) {
+    public synchronized void storeFinished(Job job, Plan plan, List<RunEvent> happened, String account) {
         transaction.executeWithoutResult(t -> {
-            Run run = runs.saveAndFlush(
-                    new Run(jobId, plan.chairIn(), plan.brief().call(), mapper.writeValueAsString(plan.schedule())));
-            store(run, new RunEvent("begin-" + run.id(), plan.chairIn(), "", Type.BEGIN, "", 0, 0, ""), account);
+            Run run = seat(job, plan, account);
             happened.forEach(e -> store(run, e, account));
             run.end(happened.get(happened.size() - 1).at());
-            made.put(run.id(), plan);
         });
     }
 

@@ -22,7 +22,7 @@ final class Rehearsed {
     static void store(Runs runs, Job job, String account) {
         LocalDateTime began = job.brief().chairIn().orElseThrow().plusMinutes(2);
         Plan plan = runs.planAt(job, began);
-        runs.storeFinished(job.id(), plan, morning(plan), account);
+        runs.storeFinished(job, plan, morning(plan), account);
     }
 
     private static List<RunEvent> morning(Plan plan) {

@@ -15,6 +15,7 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.JoinColumn;
+import jakarta.persistence.Lob;
 import jakarta.persistence.OrderColumn;
 import jakarta.persistence.Version;
 import java.time.LocalDateTime;
@@ -57,6 +58,9 @@ public class Job {
     private String costumeCovers = "";
     private int costumeMinutes;
     private boolean selfApplied;
+
+    @Lob
+    private String orderBefore = "";
 
     @ElementCollection(fetch = FetchType.EAGER)
     @CollectionTable(name = "job_hands", joinColumns = @JoinColumn(name = "job_id"))
@@ -149,6 +153,15 @@ public class Job {
         entries = look.entries().stream()
                 .map(e -> new EntryRow(e.id(), e.techniqueId(), join(e.zones()), e.coats()))
                 .collect(Collectors.toCollection(ArrayList::new));
+    }
+
+    /** The order people had in mind before the last change, as the planner wrote it; empty when there was none. */
+    public String orderBefore() {
+        return orderBefore;
+    }
+
+    public void keepOrder(String order) {
+        this.orderBefore = order;
     }
 
     private static String join(Collection<String> words) {

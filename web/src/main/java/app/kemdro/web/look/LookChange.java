@@ -11,29 +11,35 @@ import java.util.function.UnaryOperator;
 
 /** Changes to a look, each giving a new look. */
 final class LookChange {
+    private static final String PIECE = "piece";
+
     private LookChange() {}
 
-    /** Puts a technique on zones, joining an entry of the same technique and coats that borders on them by choice. */
-    static Look add(Look look, Technique technique, List<String> zones, boolean join) {
+    /**
+     * Puts a technique on zones. The same work in other zones is one piece of work and joins it; every piece is a piece of
+     * its own.
+     */
+    static Look add(Look look, Technique technique, List<String> zones) {
         List<String> fit = zones.stream().filter(technique.zones()::contains).toList();
-        List<LookEntry> entries = new ArrayList<>(look.entries());
-        if (join) {
-            for (int k = 0; k < entries.size(); k++) {
-                LookEntry e = entries.get(k);
-                if (e.techniqueId().equals(technique.id())) {
-                    Set<String> all = new LinkedHashSet<>(e.zones());
-                    all.addAll(fit);
-                    entries.set(k, new LookEntry(e.id(), e.techniqueId(), List.copyOf(all), e.coats()));
-                    return new Look(entries);
-                }
-            }
+        boolean known = look.entries().stream().anyMatch(e -> e.techniqueId().equals(technique.id()));
+        if (known && !technique.slot().equals(PIECE)) {
+            return new Look(look.entries().stream()
+                    .map(e -> e.techniqueId().equals(technique.id()) ? joined(e, fit) : e)
+                    .toList());
         }
+        List<LookEntry> entries = new ArrayList<>(look.entries());
         entries.add(new LookEntry(
                 freeId(look, technique.id()),
                 technique.id(),
                 technique.covers().isEmpty() ? fit : List.copyOf(technique.covers()),
                 0));
         return new Look(entries);
+    }
+
+    private static LookEntry joined(LookEntry entry, List<String> zones) {
+        Set<String> all = new LinkedHashSet<>(entry.zones());
+        all.addAll(zones);
+        return new LookEntry(entry.id(), entry.techniqueId(), List.copyOf(all), entry.coats());
     }
 
     private static String freeId(Look look, String base) {

@@ -12,7 +12,6 @@ import app.kemdro.web.figure.LookTints;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
 import app.kemdro.web.plans.Plans;
-import app.kemdro.web.plans.Words;
 import app.kemdro.web.room.Json;
 import app.kemdro.web.room.Rooms;
 import java.util.List;
@@ -142,13 +141,8 @@ class LookController {
     }
 
     @PostMapping("/jobs/{id}/look/add")
-    String add(
-            @ModelAttribute Press press,
-            @RequestParam String technique,
-            @RequestParam(defaultValue = "false") boolean join,
-            Model model,
-            RedirectAttributes after) {
-        return change(press, look -> LookChange.add(look, known(technique), press.zones(), join), model, after);
+    String add(@ModelAttribute Press press, @RequestParam String technique, Model model, RedirectAttributes after) {
+        return change(press, look -> LookChange.add(look, known(technique), press.zones()), model, after);
     }
 
     @PostMapping("/jobs/{id}/look/remove")
@@ -202,9 +196,7 @@ class LookController {
         Job job = jobs.get(press.id());
         String said;
         try {
-            Optional<Plan> before = plans.of(job).plan();
-            Job stored = jobs.change(press.id(), j -> j.setLook(change.apply(j.look())));
-            said = Words.changed(before, plans.of(stored).plan());
+            said = plans.change(job, j -> j.setLook(change.apply(j.look()))).said();
         } catch (Unknown unknown) {
             said = String.valueOf(unknown.getMessage());
         }

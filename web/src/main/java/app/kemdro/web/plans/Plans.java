@@ -8,24 +8,30 @@ import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.Planning;
 import app.kemdro.core.schedule.Confidence;
 import app.kemdro.core.schedule.Planner;
+import app.kemdro.core.schedule.Schedule;
 import app.kemdro.web.job.Job;
+import app.kemdro.web.job.Jobs;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import org.springframework.stereotype.Service;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Plans of jobs, made once for each version of a job. */
 @Service
 public class Plans {
     /** Placements tried: as many as fit in a tenth of a second for a job of 80 steps on a small machine. */
-    private static final int FULL = 120;
+    private static final int FULL = 360;
 
     private static final int LIVE = 40;
     private static final int ROUGH = 8;
     private static final int MORNINGS = 300;
     private static final int REMEMBERED = 60;
 
+    private final Jobs jobs;
+    private final JsonMapper mapper;
     private final LookPlanner full;
     private final LookPlanner rough;
     private final LookPlanner live;
@@ -48,7 +54,9 @@ public class Plans {
         }
     }
 
-    Plans(Trade trade) {
+    Plans(Trade trade, Jobs jobs, JsonMapper mapper) {
+        this.jobs = jobs;
+        this.mapper = mapper;
         full = new LookPlanner(trade, Planner.trying(FULL));
         rough = new LookPlanner(trade, Planner.trying(ROUGH));
         live = new LookPlanner(trade, Planner.trying(LIVE));
@@ -59,7 +67,7 @@ public class Plans {
         Key key = new Key(job.id(), job.version());
         Answer known = answers.get(key);
         if (known == null) {
-            known = answer(full.plan(job.look(), job.brief()));
+            known = answer(full.plan(job.look(), job.brief(), orderBefore(job)));
             answers.put(key, known);
         }
         return known;
@@ -72,9 +80,35 @@ public class Plans {
         return new Answer(planning, confidence);
     }
 
-    /** A plan of something that is not stored, as carefully as a stored one. */
-    public Planning full(Look look, Brief brief) {
-        return full.plan(look, brief);
+    private Optional<Schedule> orderBefore(Job job) {
+        return job.orderBefore().isEmpty()
+                ? Optional.empty()
+                : Optional.of(mapper.readValue(job.orderBefore(), Schedule.class));
+    }
+
+    /** Changes a job and keeps the order people had in mind until then, so that the next plan stays near it. */
+    public Changed change(Job job, Consumer<Job> change) {
+        Optional<Plan> before = of(job).plan();
+        Job stored = jobs.change(job.id(), j -> {
+            before.ifPresent(p -> j.keepOrder(mapper.writeValueAsString(p.schedule())));
+            change.accept(j);
+        });
+        return new Changed(stored, Words.changed(before, of(stored).plan()));
+    }
+
+    /** A changed job, and what the change did to the plan, in words. */
+    public record Changed(Job job, String said) {}
+
+    /** A plan of the job's look under another brief, near the order of the job's own plan. */
+    public Planning near(Job job, Brief brief) {
+        return full.plan(job.look(), brief, of(job).plan().map(Plan::schedule));
+    }
+
+    /** The plan a stored schedule belonged to; planned anew where the trade's data have changed since. */
+    public Planning restored(Look look, Brief brief, Schedule stored) {
+        return full.restore(look, brief, stored)
+                .<Planning>map(Planning.Done::new)
+                .orElseGet(() -> full.plan(look, brief, Optional.of(stored)));
     }
 
     /** A rough plan, for comparing choices with one another; only ever compared with another rough one. */

@@ -65,7 +65,28 @@ public final class Words {
                 Math.round((now.schedule().ready() - before.get().schedule().ready()) / 60.0);
         boolean moved = !now.chairIn().equals(before.get().chairIn());
         String from = moved ? " Chair-in is now " + hour(now.chairIn()) + "." : "";
-        return change(minutes) + ": " + said + from;
+        return change(minutes) + although(minutes, work(now) - work(before.get())) + ": " + said + from;
+    }
+
+    /** More work and ready sooner would be taken for a mistake if the reason were not said. */
+    private static String although(long minutes, long moreWork) {
+        return minutes < 0 && moreWork > 0
+                ? " although " + span(moreWork) + " of work came in, because a better order was found"
+                : "";
+    }
+
+    private static long work(Plan plan) {
+        return Math.round(plan.schedule().placed().stream()
+                        .filter(p -> p.worker() != null)
+                        .mapToInt(p -> p.end()
+                                - p.start()
+                                - plan.network()
+                                        .task(p.task())
+                                        .modes()
+                                        .get(p.mode())
+                                        .tool())
+                        .sum()
+                / 60.0);
     }
 
     /** "9 times of 10 by 07:50; chair-in 04:55 makes the call." */

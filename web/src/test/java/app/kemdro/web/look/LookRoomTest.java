@@ -51,7 +51,8 @@ class LookRoomTest {
         MvcTestResult result = press(job, "coats", "entry", "crust-edges", "coats", "3", "zones", "cheek-left");
         assertThat(result).hasStatus(302);
         assertThat(String.valueOf(result.getMvcResult().getFlashMap().get("change")))
-                .containsPattern("^(\\+\\d+ min|same time): ready \\d\\d:\\d\\d, ");
+                .containsPattern(
+                        "^(\\+\\d+ min|same time|−\\d+ min although \\d+ min of work came in.*): ready \\d\\d:\\d\\d, ");
     }
 
     @Test
@@ -106,5 +107,20 @@ class LookRoomTest {
                 .hasStatus(200)
                 .bodyText()
                 .doesNotContain("<img src=x");
+    }
+
+    @Test
+    void theSameWorkElsewhereJoinsAndEveryPieceIsItsOwn() {
+        Job job = fresh("joining");
+        press(job, "add", "technique", "base-cream", "zones", "throat");
+        press(job, "add", "technique", "foam-piece", "zones", "chin");
+        var entries = jobs.get(job.id()).look().entries();
+        assertThat(entries)
+                .filteredOn(e -> e.techniqueId().equals("base-cream"))
+                .singleElement()
+                .satisfies(e -> assertThat(e.zones()).contains("throat", "chin"));
+        assertThat(entries)
+                .filteredOn(e -> e.techniqueId().equals("foam-piece"))
+                .hasSize(5);
     }
 }
