@@ -9,6 +9,8 @@ const VIEWS = {
   'three-quarter': { name: '¾', says: 'three-quarter', file: 'bust-three-quarter', box: '150 30 4200 4300', close: '820 10 2980 3560' },
   hands: { name: 'hands', file: 'hand-back', box: '-1400 -300 2900 2800' },
 };
+// zones that the front does not show: a figure that opens with one of them pressed is turned to it
+const ONLY_IN = { 'hand-left': 'hands', 'hand-right': 'hands', 'back-of-head': 'back', 'upper-back': 'back' };
 const art = new Map();
 let copies = 0;
 
@@ -51,6 +53,8 @@ class Figure {
     this.purpose = place.dataset.purpose;
     this.model = dataIn(place) ?? { zones: {} };
     this.view = sessionStorage.getItem(`view-${this.purpose}`) ?? place.dataset.view;
+    const hidden = Object.entries(this.model.zones).find(([id, z]) => z.selected && ONLY_IN[id]);
+    if (hidden) this.view = ONLY_IN[hidden[0]];
     if (!VIEWS[this.view] || this.purpose === 'still' || this.purpose === 'ghost') this.view = place.dataset.view;
   }
 

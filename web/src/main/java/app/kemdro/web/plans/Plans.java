@@ -23,7 +23,7 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 public class Plans {
     /** Placements tried: as many as fit in a tenth of a second for a job of 80 steps on a small machine. */
-    private static final int FULL = 360;
+    private static final int FULL = 110;
 
     private static final int LIVE = 40;
     private static final int ROUGH = 8;
