@@ -8,6 +8,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.SplittableRandom;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Finds a short, sound schedule: a first one by longest remaining chain, then better ones by trying changed priorities,
@@ -177,7 +178,7 @@ public final class Planner {
             return placement.chain().stream().filter(i -> !net.fixed[i]).toList();
         }
 
-        /** The order people have in mind, as priorities. */
+        /** The order people have in mind, as priorities, and who does what in it. */
         private void tryOrder(Schedule before) {
             Genes genes = first(new int[net.n], 0);
             int latest = before.ready();
@@ -186,6 +187,7 @@ public final class Planner {
                 if (i != null) {
                     genes.priority()[i] = latest - p.start();
                     genes.mode()[i] = Math.min(p.mode(), net.modes(i) - 1);
+                    genes.spare()[i] = isLead(p.worker()) ? -2 * SPARE : 2 * SPARE;
                 }
             }
             int done = net.progress.rests().size();
@@ -199,6 +201,10 @@ public final class Planner {
                 from = before.rests().get(k).end();
             }
             attempt(genes);
+        }
+
+        private boolean isLead(@Nullable String worker) {
+            return net.network.workers().stream().anyMatch(w -> w.lead() && w.id().equals(worker));
         }
 
         /** A few changes, most of them to the chain that makes it ready so late. */

@@ -4,6 +4,7 @@ import app.kemdro.web.account.DemoAccounts;
 import app.kemdro.web.chair.Runs;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
+import app.kemdro.web.plans.Plans;
 import app.kemdro.web.sample.ColdCasting;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -18,12 +19,14 @@ import org.springframework.stereotype.Component;
 class DemoWorld implements SmartInitializingSingleton {
     private final DemoAccounts accounts;
     private final Jobs jobs;
+    private final Plans plans;
     private final Runs runs;
     private final Clock clock;
 
-    DemoWorld(DemoAccounts accounts, Jobs jobs, Runs runs, Clock clock) {
+    DemoWorld(DemoAccounts accounts, Jobs jobs, Plans plans, Runs runs, Clock clock) {
         this.accounts = accounts;
         this.jobs = jobs;
+        this.plans = plans;
         this.runs = runs;
         this.clock = clock;
     }
@@ -39,7 +42,7 @@ class DemoWorld implements SmartInitializingSingleton {
         LocalDateTime test = today.minusDays(2).atTime(9, 30);
         Job cameraTest = ColdCasting.founder("Orrin Vask, camera test", test);
         Rehearsed.store(runs, jobs.add(cameraTest), "ines");
-        jobs.add(ColdCasting.founder("Orrin Vask", today.plusDays(1).atTime(7, 45)));
+        plans.add(ColdCasting.founder("Orrin Vask", today.plusDays(1).atTime(7, 45)));
         jobs.add(ColdCasting.apprentice(today.plusDays(2).atTime(8, 30)));
         jobs.add(ColdCasting.nightShift(today.plusDays(2).atTime(13, 30)));
     }

@@ -149,7 +149,7 @@ class ExchangeController {
                 throw new Unreadable("Choose a file first.");
             }
             Job job = reader.read(new String(file.getBytes(), StandardCharsets.UTF_8));
-            return "redirect:/jobs/" + jobs.add(job).id() + "/brief";
+            return "redirect:/jobs/" + plans.add(job).id() + "/brief";
         } catch (Unreadable wrong) {
             model.addAttribute("wrong", wrong.getMessage());
             return "exchange/import";

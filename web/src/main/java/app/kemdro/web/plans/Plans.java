@@ -25,6 +25,7 @@ public class Plans {
     /** Placements tried: as many as fit in a tenth of a second for a job of 80 steps on a small machine. */
     private static final int FULL = 110;
 
+    private static final int THOROUGH = 1500;
     private static final int LIVE = 40;
     private static final int ROUGH = 8;
     private static final int MORNINGS = 300;
@@ -33,6 +34,7 @@ public class Plans {
     private final Jobs jobs;
     private final JsonMapper mapper;
     private final LookPlanner full;
+    private final LookPlanner thorough;
     private final LookPlanner rough;
     private final LookPlanner live;
     private final Map<Key, Answer> answers = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
@@ -58,6 +60,7 @@ public class Plans {
         this.jobs = jobs;
         this.mapper = mapper;
         full = new LookPlanner(trade, Planner.trying(FULL));
+        thorough = new LookPlanner(trade, Planner.trying(THOROUGH));
         rough = new LookPlanner(trade, Planner.trying(ROUGH));
         live = new LookPlanner(trade, Planner.trying(LIVE));
     }
@@ -94,6 +97,14 @@ public class Plans {
             change.accept(j);
         });
         return new Changed(stored, Words.changed(before, of(stored).plan()));
+    }
+
+    /** Adds a job whose look is there already, with an order that was looked for more thoroughly than a press allows. */
+    public Job add(Job job) {
+        if (thorough.plan(job.look(), job.brief()) instanceof Planning.Done done) {
+            job.keepOrder(mapper.writeValueAsString(done.plan().schedule()));
+        }
+        return jobs.add(job);
     }
 
     /** A changed job, and what the change did to the plan, in words. */

@@ -70,9 +70,7 @@ public final class Words {
 
     /** More work and ready sooner would be taken for a mistake if the reason were not said. */
     private static String although(long minutes, long moreWork) {
-        return minutes < 0 && moreWork > 0
-                ? " although " + span(moreWork) + " of work came in, because a better order was found"
-                : "";
+        return minutes < 0 && moreWork > 0 ? " with " + span(moreWork) + " more work, in a better order" : "";
     }
 
     private static long work(Plan plan) {

@@ -86,7 +86,7 @@ class ShelfController {
     String sample() {
         LocalDateTime call = LocalDateTime.now(clock).toLocalDate().plusDays(1).atTime(7, 45);
         return "redirect:/jobs/"
-                + jobs.add(ColdCasting.founder("Orrin Vask", call)).id() + "/look";
+                + plans.add(ColdCasting.founder("Orrin Vask", call)).id() + "/look";
     }
 
     /** A copy of a job a day later, with everything but what happened. */
@@ -95,7 +95,7 @@ class ShelfController {
         Job from = jobs.get(id);
         Job copy = new Job(from.title(), from.production(), from.idea(), NextDay.of(from.brief()));
         copy.setLook(from.look());
-        return "redirect:/jobs/" + jobs.add(copy).id() + "/brief";
+        return "redirect:/jobs/" + plans.add(copy).id() + "/brief";
     }
 
     @PostMapping("/jobs/{id}/remove")
