@@ -3,7 +3,8 @@
 set -euo pipefail
 cd "$(dirname "${BASH_SOURCE[0]}")/.."
 classes="bench/target/classes:$(cat bench/target/classpath.txt)"
-java -XX:+UseSerialGC -cp "$classes" app.kemdro.bench.PlanningBench
+# with the compiler the application runs with
+java -XX:TieredStopAtLevel=1 -XX:+UseSerialGC -cp "$classes" app.kemdro.bench.PlanningBench
 
 home=$(mktemp -d)
 port=${KEMDRO_BENCH_PORT:-8097}
@@ -18,7 +19,7 @@ start() {
   server=$!
   until curl -sf -o /dev/null "http://127.0.0.1:$port/sign-in"; do
     kill -0 "$server" || { cat "$home/log"; exit 1; }
-    sleep 0.02
+    sleep 0.1
   done
   echo "start to first page ($1)                 $(( ($(date +%s%N) - from) / 1000000 )) ms"
 }

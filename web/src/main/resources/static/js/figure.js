@@ -97,7 +97,7 @@ class Figure {
     this.svg.querySelectorAll('.halo,.ring,.focus,.zoneword').forEach((n) => n.remove());
     const words = this.purpose === 'wet' || this.place.dataset.words;
     const said = [];
-    for (const zone of this.largestFirst()) {
+    for (const zone of words ? this.largestFirst() : this.zones()) {
       const id = zone.dataset.zone;
       const shown = this.model.zones[id];
       if (!shown) continue;

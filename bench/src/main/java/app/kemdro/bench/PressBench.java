@@ -13,6 +13,7 @@ import java.util.concurrent.atomic.AtomicLong;
 public final class PressBench {
     private static final int WARM_UP = 20;
     private static final int PRESSES = 30;
+    private static final int PAUSE = 300;
 
     /** From the press until the ribbon that was drawn anew stands in the page. */
     private static final String TIMED_PRESS = """
@@ -74,6 +75,7 @@ public final class PressBench {
         page.waitForSelector(".coats button");
         double[] millis = new double[PRESSES];
         for (int k = -WARM_UP; k < PRESSES; k++) {
+            page.waitForTimeout(PAUSE); // no hand presses again before the other schools have been compared
             double took = ((Number) page.evaluate(TIMED_PRESS)).doubleValue();
             if (k >= 0) {
                 millis[k] = took;

@@ -6,6 +6,7 @@ import app.kemdro.core.look.Look;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Expansion.Expanded;
 import app.kemdro.core.schedule.BreakRule;
+import app.kemdro.core.schedule.Lag;
 import app.kemdro.core.schedule.Outcome;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Planner;
@@ -67,7 +68,8 @@ public final class LookPlanner {
     }
 
     /** A look turned into steps, before any of them has a time. */
-    private record Draft(Brief brief, Composition composition, List<Expanded> steps, List<Problem> problems) {}
+    private record Draft(
+            Brief brief, Composition composition, List<Expanded> steps, List<Lag> lags, List<Problem> problems) {}
 
     private Draft draft(Look look, Brief brief) {
         List<Problem> problems = new ArrayList<>(BriefCheck.problems(brief));
@@ -78,7 +80,8 @@ public final class LookPlanner {
         Composition composition = new Composition(problems.isEmpty() ? look : Look.EMPTY, brief, trade);
         problems.addAll(composition.problems());
         List<Expanded> steps = problems.isEmpty() ? expand(composition, brief, problems) : List.of();
-        return new Draft(brief, composition, steps, problems);
+        List<Lag> lags = problems.isEmpty() ? new Precedence(trade, composition, steps).lags() : List.of();
+        return new Draft(brief, composition, steps, lags, problems);
     }
 
     private List<Expanded> expand(Composition composition, Brief brief, List<Problem> problems) {
@@ -126,7 +129,7 @@ public final class LookPlanner {
     private TaskNetwork network(Draft draft, Function<Hands, Worker> worker) {
         return new TaskNetwork(
                 draft.steps().stream().map(Expanded::task).toList(),
-                new Precedence(trade, draft.composition(), draft.steps()).lags(),
+                draft.lags(),
                 draft.brief().crew().stream().map(worker).toList(),
                 draft.brief().room().dryers(),
                 BreakRule.USUAL);

@@ -5,6 +5,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * Which tasks may not slip, in a schedule whose order and hands are kept: slack is how many seconds later a task could
@@ -20,13 +21,15 @@ public final class Critical {
         Map<String, Task> tasks = network.byId();
         Map<String, Placed> at = new HashMap<>();
         order.forEach(p -> at.put(p.task(), p));
+        Map<String, List<Lag>> after =
+                network.lags().stream().filter(l -> at.containsKey(l.to())).collect(Collectors.groupingBy(Lag::from));
         for (int k = order.size() - 1; k >= 0; k--) {
             Placed p = order.get(k);
-            boolean workedInto = network.lags().stream()
-                    .anyMatch(l -> l.from().equals(p.task()) && l.into() && at.containsKey(l.to()));
+            List<Lag> next = after.getOrDefault(p.task(), List.of());
+            boolean workedInto = next.stream().anyMatch(Lag::into);
             int latest = schedule.ready() - (workedInto ? 0 : p.settled() - p.end());
-            for (Lag lag : network.lags()) {
-                if (lag.from().equals(p.task()) && latestEnd.containsKey(lag.to())) {
+            for (Lag lag : next) {
+                if (latestEnd.containsKey(lag.to())) {
                     int start = latestStart(at.get(lag.to()), latestEnd);
                     latest = Math.min(latest, start - lead(p, lag.kind()));
                 }

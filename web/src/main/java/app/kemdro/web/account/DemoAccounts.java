@@ -33,7 +33,8 @@ public class DemoAccounts {
     /** Makes them if they are missing. */
     public void ensure() {
         if (accounts.isEmpty()) {
-            OFFERS.forEach(o -> accounts.add(o.name(), o.displayName(), PASSWORD, o.role()));
+            String hash = accounts.encoded(PASSWORD);
+            OFFERS.forEach(o -> accounts.save(o.name(), o.displayName(), hash, o.role()));
         }
     }
 }

@@ -56,7 +56,10 @@ class LookController {
             @RequestParam(defaultValue = "") List<String> zones,
             @RequestParam(defaultValue = "look") String show,
             Model model) {
-        Job job = jobs.get(id);
+        return room(jobs.get(id), zones, show, model);
+    }
+
+    private String room(Job job, List<String> zones, String show, Model model) {
         Optional<Plan> plan = rooms.open(model, job, "look");
         List<String> known =
                 trade.body().sorted(zones.stream().filter(trade.body()::has).toList());
@@ -196,13 +199,15 @@ class LookController {
         Job job = jobs.get(press.id());
         String said;
         try {
-            said = plans.change(job, j -> j.setLook(change.apply(j.look()))).said();
+            Plans.Changed changed = plans.change(job, j -> j.setLook(change.apply(j.look())));
+            job = changed.job();
+            said = changed.said();
         } catch (Unknown unknown) {
             said = String.valueOf(unknown.getMessage());
         }
         if (press.live()) {
             model.addAttribute(Rooms.CHANGE, said);
-            return look(press.id(), press.zones(), press.show(), model);
+            return room(job, press.zones(), press.show(), model);
         }
         after.addFlashAttribute(Rooms.CHANGE, said);
         return "redirect:/jobs/" + press.id() + "/look"

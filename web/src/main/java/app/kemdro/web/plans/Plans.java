@@ -23,9 +23,9 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 public class Plans {
     /** Placements tried: as many as fit in a tenth of a second for a job of 80 steps on a small machine. */
-    private static final int FULL = 110;
+    private static final int FULL = 80;
 
-    private static final int THOROUGH = 1500;
+    private static final int THOROUGH = 800;
     private static final int LIVE = 40;
     private static final int ROUGH = 8;
     private static final int MORNINGS = 300;
