@@ -242,4 +242,14 @@ class RunTest {
             }
         }
     }
+
+    /** A run keeps the look it was made for: the book is not rewritten by what is planned for next week. */
+    @Test
+    void theBookStaysTrueWhenTheLookIsChangedLater() {
+        Standing held = now();
+        report(Type.END, "", "");
+        jobs.change(job.id(), j -> j.setLook(app.kemdro.core.look.Look.EMPTY));
+        Standing later = runs.standing(runs.of(job.id()).get(0));
+        assertThat(later.plan().schedule()).isEqualTo(held.plan().schedule());
+    }
 }
