@@ -5,9 +5,6 @@ import app.kemdro.core.schedule.Schedule;
 import app.kemdro.core.schedule.TaskNetwork;
 import java.time.LocalDateTime;
 import java.util.List;
-import java.util.Map;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 
 /**
  * A look with its order of work.
@@ -25,11 +22,6 @@ public record Plan(
     public Plan {
         steps = List.copyOf(steps);
         notes = List.copyOf(notes);
-    }
-
-    /** Steps by id. */
-    public Map<String, PlannedStep> byId() {
-        return steps.stream().collect(Collectors.toMap(PlannedStep::id, Function.identity()));
     }
 
     /** The step of this id. */

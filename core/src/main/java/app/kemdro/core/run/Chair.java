@@ -5,7 +5,6 @@ import app.kemdro.core.plan.LookPlanner;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.run.StepState.Status;
-import app.kemdro.core.schedule.Lag;
 import app.kemdro.core.schedule.Outcome;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Progress;
@@ -184,12 +183,12 @@ public final class Chair {
     /** The film that keeps this step from beginning, if one does. */
     public Optional<PlannedStep> waitsFor(Schedule schedule, Placed next) {
         return plan.network().lags().stream()
-                .filter(l -> l.to().equals(next.task()) && l.kind() != Lag.Kind.END)
+                .filter(l -> l.to().equals(next.task()))
                 .filter(l -> state.step(l.from()).status() == Status.DONE)
                 .filter(l -> {
                     Placed from = schedule.of(l.from());
-                    int opens = l.kind() == Lag.Kind.USABLE ? from.usable() : from.settled();
-                    return l.kind() != Lag.Kind.FRESH && opens >= next.start() - 1 && opens > from.end();
+                    int opens = l.opens(from);
+                    return opens >= next.start() - 1 && opens > from.end();
                 })
                 .map(l -> plan.step(l.from()))
                 .findFirst();

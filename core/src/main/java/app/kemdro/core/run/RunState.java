@@ -80,10 +80,6 @@ public record RunState(
         return steps.getOrDefault(id, StepState.WAITING);
     }
 
-    public boolean isOpen() {
-        return began != null && ended == null;
-    }
-
     public boolean onBreak() {
         return !pauses.isEmpty() && pauses.get(pauses.size() - 1).until() == null;
     }

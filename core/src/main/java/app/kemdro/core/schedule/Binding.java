@@ -61,18 +61,10 @@ public record Binding(
     private static Optional<Binding> follows(TaskNetwork network, Schedule schedule, Placed at) {
         return network.lags().stream()
                 .filter(l -> l.to().equals(at.task()))
-                .filter(l -> schedule.placed().stream()
-                        .anyMatch(p -> p.task().equals(l.from()) && moment(p, l.kind()) == at.start()))
+                .filter(l ->
+                        schedule.placed().stream().anyMatch(p -> p.task().equals(l.from()) && l.opens(p) == at.start()))
                 .findFirst()
                 .map(l -> new Binding(Kind.FOLLOWS, l.from(), l));
-    }
-
-    private static int moment(Placed p, Lag.Kind kind) {
-        return switch (kind) {
-            case END, FRESH -> p.end();
-            case USABLE -> p.usable();
-            case SETTLED -> p.settled();
-        };
     }
 
     private static Optional<Binding> hands(Schedule schedule, Placed at) {

@@ -150,11 +150,7 @@ public record Confidence(int[] ready) {
         private double meet(int i, int k, double start, double[] end, double room) {
             Placed q = order.get(from[i][k]);
             Lag l = lag[i][k];
-            int least = switch (l.kind()) {
-                case END, FRESH -> 0;
-                case USABLE -> q.usable() - q.end();
-                case SETTLED -> q.settled() - q.end();
-            };
+            int least = l.opens(q) - q.end();
             double opens = end[from[i][k]] + least * room;
             boolean closes = l.kind() == Lag.Kind.USABLE && q.closes() < Task.Mode.NEVER;
             if (closes && start > end[from[i][k]] + (q.closes() - q.end()) * room) {

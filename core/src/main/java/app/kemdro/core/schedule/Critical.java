@@ -31,7 +31,7 @@ public final class Critical {
             for (Lag lag : next) {
                 if (latestEnd.containsKey(lag.to())) {
                     int start = latestStart(at.get(lag.to()), latestEnd);
-                    latest = Math.min(latest, start - lead(p, lag.kind()));
+                    latest = Math.min(latest, start - (lag.opens(p) - p.end()));
                 }
             }
             for (int j = k + 1; j < order.size(); j++) {
@@ -67,14 +67,6 @@ public final class Critical {
 
     private static int latestStart(Placed p, Map<String, Integer> latestEnd) {
         return latestEnd.get(p.task()) - (p.end() - p.start());
-    }
-
-    private static int lead(Placed p, Lag.Kind kind) {
-        return switch (kind) {
-            case END, FRESH -> 0;
-            case USABLE -> p.usable() - p.end();
-            case SETTLED -> p.settled() - p.end();
-        };
     }
 
     private static boolean sameHands(Placed a, Placed b) {

@@ -48,6 +48,25 @@ public record Lag(
         return within == null ? limit : Math.min(limit, least(mode) + within);
     }
 
+    /** The second at which the later task may begin, once the earlier one has its times. */
+    public int opens(Placed earlier) {
+        return switch (kind) {
+            case END, FRESH -> earlier.end();
+            case USABLE -> earlier.usable();
+            case SETTLED -> earlier.settled();
+        };
+    }
+
+    /** The second by which the later task must have begun, or {@link Task.Mode#NEVER} where there is no such moment. */
+    public int shuts(Placed earlier) {
+        int limit = switch (kind) {
+            case END, SETTLED -> Task.Mode.NEVER;
+            case USABLE -> earlier.closes();
+            case FRESH -> Math.min(earlier.usable(), earlier.closes());
+        };
+        return within == null ? limit : Math.min(limit, opens(earlier) + within);
+    }
+
     /** Whether both belong together so closely that nothing else may come between. */
     public boolean ties() {
         return within != null || kind == Kind.USABLE || kind == Kind.FRESH;

@@ -219,30 +219,17 @@ final class Placement {
 
     private int leastFrom(Arc arc) {
         int from = arc.from();
-        if (net.fixed[from]) {
-            Placed p = net.past[from];
-            return switch (arc.lag().kind()) {
-                case END, FRESH -> 0;
-                case USABLE -> p.usable() - p.end();
-                case SETTLED -> p.settled() - p.end();
-            };
-        }
-        return arc.lag().least(net.tasks[from].modes().get(mode[from]));
+        return net.fixed[from]
+                ? arc.lag().opens(net.past[from]) - net.past[from].end()
+                : arc.lag().least(net.tasks[from].modes().get(mode[from]));
     }
 
     private int limit(Arc arc) {
         int from = arc.from();
-        int most = arc.lag().most(net.tasks[from].modes().get(mode[from]));
-        if (net.fixed[from] && most < Mode.NEVER) {
-            Placed p = net.past[from];
-            int closes = switch (arc.lag().kind()) {
-                case END, SETTLED -> Mode.NEVER;
-                case USABLE -> p.closes();
-                case FRESH -> Math.min(p.usable(), p.closes());
-            };
-            Integer within = arc.lag().within();
-            return within == null ? closes : Math.min(closes, p.end() + leastFrom(arc) + within);
+        if (net.fixed[from]) {
+            return arc.lag().shuts(net.past[from]);
         }
+        int most = arc.lag().most(net.tasks[from].modes().get(mode[from]));
         return most >= Mode.NEVER ? Mode.NEVER : end[from] + most;
     }
 

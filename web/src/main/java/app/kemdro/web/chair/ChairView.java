@@ -8,6 +8,7 @@ import app.kemdro.core.run.StepState;
 import app.kemdro.core.run.StepState.Status;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Schedule;
+import app.kemdro.core.schedule.Task.Mode;
 import app.kemdro.web.chair.Runs.Standing;
 import app.kemdro.web.plans.Words;
 import app.kemdro.web.ribbon.Ribbon;
@@ -107,6 +108,7 @@ record ChairView(
         private final Schedule schedule;
         private final Chair chair;
         private final LocalDateTime now;
+        private final List<LiveFilm> films;
 
         Maker(Standing standing, LocalDateTime now) {
             this.standing = standing;
@@ -114,11 +116,11 @@ record ChairView(
             this.schedule = standing.schedule();
             this.chair = new Chair(standing.plan(), standing.state());
             this.now = now;
+            this.films = chair.films(now);
         }
 
         ChairView view() {
             long minutes = Words.minutesInHand(plan);
-            List<Clock> clocks = clocks();
             boolean pause = standing.state().onBreak();
             return new ChairView(
                     millis(now),
@@ -134,8 +136,8 @@ record ChairView(
                     pause ? breakEnd() : null,
                     rest().orElse(null),
                     allHands(),
-                    clocks,
-                    zones(clocks),
+                    clocks(),
+                    zones(),
                     Ribbon.of(plan, null),
                     (int) standing.state().steps().values().stream()
                             .filter(s -> s.status() == Status.DONE || s.status() == Status.SKIPPED)
@@ -235,18 +237,8 @@ record ChairView(
             return plan.network().lags().stream()
                     .filter(l -> l.to().equals(step.id()))
                     .filter(l -> standing.state().step(l.from()).status() == Status.DONE)
-                    .map(l -> {
-                        Placed from = schedule.of(l.from());
-                        int closes = switch (l.kind()) {
-                            case FRESH -> Math.min(from.usable(), from.closes());
-                            case USABLE -> from.closes();
-                            default -> Integer.MAX_VALUE;
-                        };
-                        int opens =
-                                l.kind() == app.kemdro.core.schedule.Lag.Kind.USABLE ? from.usable() : from.settled();
-                        return l.within() == null ? closes : Math.min(closes, opens + l.within());
-                    })
-                    .filter(second -> second < app.kemdro.core.schedule.Task.Mode.NEVER)
+                    .map(l -> l.shuts(schedule.of(l.from())))
+                    .filter(second -> second < Mode.NEVER)
                     .min(Integer::compareTo)
                     .filter(second -> standing.state().step(step.id()).status() == Status.WAITING)
                     .map(second -> millis(plan.clock(second)));
@@ -254,7 +246,7 @@ record ChairView(
 
         private List<Clock> clocks() {
             List<Clock> clocks = new ArrayList<>();
-            for (LiveFilm film : chair.films(now)) {
+            for (LiveFilm film : films) {
                 PlannedStep step = film.step();
                 clocks.add(new Clock(
                         step.id(),
@@ -271,9 +263,8 @@ record ChairView(
             return clocks;
         }
 
-        private Map<String, String> zones(List<Clock> clocks) {
+        private Map<String, String> zones() {
             Map<String, String> zones = new LinkedHashMap<>();
-            List<LiveFilm> films = chair.films(now);
             for (int k = films.size() - 1; k >= 0; k--) {
                 String state = films.get(k).at(now).name().toLowerCase(Locale.ROOT);
                 films.get(k).zones().forEach(z -> zones.put(z, state));

@@ -48,11 +48,7 @@ final class Rehearsed {
             for (Lag lag : plan.network().lags()) {
                 if (lag.to().equals(p.task()) && end.containsKey(lag.from())) {
                     Placed from = plan.schedule().of(lag.from());
-                    int wait = switch (lag.kind()) {
-                        case END, FRESH -> 0;
-                        case USABLE -> from.usable() - from.end();
-                        case SETTLED -> from.settled() - from.end();
-                    };
+                    int wait = lag.opens(from) - from.end();
                     start = Math.max(start, end.get(lag.from()) + wait);
                 }
             }

@@ -12,6 +12,7 @@ import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.plan.Planning;
 import app.kemdro.core.plan.Reactions;
 import app.kemdro.core.schedule.Placed;
+import app.kemdro.web.figure.Stratum;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.plans.Plans;
 import app.kemdro.web.plans.Words;
@@ -227,24 +228,20 @@ final class LookRoom {
     }
 
     private Optional<Layer> layer(PlannedStep step, Placed placed) {
-        String slot = step.technique().slot();
-        boolean press = step.template().id().equals("press") && slot.equals("piece");
-        boolean cap = step.template().id().equals("fit") && slot.equals("cap");
-        if (press || cap) {
-            return Optional.of(new Layer(
-                    press ? "Foam latex piece" : step.technique().name(),
-                    step.where() + ". " + minutes(placed),
-                    press ? "piece" : "cap"));
-        }
-        if (slot.equals("prepare")) {
+        String kind = Stratum.of(step);
+        if (kind.isEmpty()) {
             return Optional.empty();
         }
+        if (Stratum.isBody(step)) {
+            String name =
+                    kind.equals("piece") ? "Foam latex piece" : step.technique().name();
+            return Optional.of(new Layer(name, step.where() + ". " + minutes(placed), kind));
+        }
         return step.material()
-                .filter(m -> !m.kind().equals("cleaner"))
                 .map(m -> new Layer(
                         capital(m.name()) + (step.coat() > 0 ? ", coat " + step.coat() : ""),
                         step.template().name() + ". " + minutes(placed),
-                        m.kind().equals("paint") ? slot.equals("ground") ? "grease" : m.id() : m.kind()));
+                        kind));
     }
 
     private static String minutes(Placed placed) {

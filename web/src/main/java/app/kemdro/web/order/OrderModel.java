@@ -6,6 +6,7 @@ import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.schedule.Critical;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Task.Mode;
+import app.kemdro.web.figure.Stratum;
 import app.kemdro.web.plans.Words;
 import app.kemdro.web.ribbon.Labels;
 import java.util.ArrayList;
@@ -89,29 +90,8 @@ public record OrderModel(List<String> rows, List<Step> steps) {
                 step.implied(),
                 dryer,
                 step.material().map(m -> m.name()).orElse(""),
-                kind(step),
+                Stratum.of(step),
                 Words.span(Math.max(1, Math.round((p.end() - p.start()) / 60.0))));
-    }
-
-    /** Which stratum it leaves behind; empty when it leaves none. */
-    private static String kind(PlannedStep step) {
-        String slot = step.technique().slot();
-        if (step.template().id().equals("press") && slot.equals("piece")) {
-            return "piece";
-        }
-        if (step.template().id().equals("fit") && slot.equals("cap")) {
-            return "cap";
-        }
-        if (slot.equals("prepare")) {
-            return "";
-        }
-        return step.material()
-                .map(m -> switch (m.kind()) {
-                    case "cleaner" -> "";
-                    case "paint" -> slot.equals("ground") ? "grease" : m.id();
-                    default -> m.kind();
-                })
-                .orElse("");
     }
 
     private static double minutes(int seconds) {

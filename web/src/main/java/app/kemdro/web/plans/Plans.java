@@ -6,6 +6,7 @@ import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.LookPlanner;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.Planning;
+import app.kemdro.core.plan.Problem;
 import app.kemdro.core.schedule.Confidence;
 import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.schedule.Schedule;
@@ -13,6 +14,7 @@ import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
 import java.util.Collections;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -53,6 +55,13 @@ public class Plans {
 
         public Optional<Plan> plan() {
             return planning instanceof Planning.Done done ? Optional.of(done.plan()) : Optional.empty();
+        }
+
+        /** What stands in the way, or what is worth knowing where nothing does. */
+        public List<Problem> problems() {
+            return planning instanceof Planning.Refused refused
+                    ? refused.problems()
+                    : plan().map(Plan::notes).orElse(List.of());
         }
     }
 

@@ -1,14 +1,11 @@
 package app.kemdro.web.room;
 
 import app.kemdro.core.plan.Plan;
-import app.kemdro.core.plan.Planning;
-import app.kemdro.core.plan.Problem;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.plans.Plans;
 import app.kemdro.web.plans.Plans.Answer;
 import app.kemdro.web.plans.Words;
 import app.kemdro.web.ribbon.Ribbon;
-import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
@@ -33,7 +30,7 @@ public class Rooms {
         Optional<Plan> plan = answer.plan();
         model.addAttribute("job", job);
         model.addAttribute("room", room);
-        model.addAttribute("problems", problems(answer));
+        model.addAttribute("problems", answer.problems());
         model.addAttribute(
                 "ribbon",
                 json.text(plan.map(p -> Ribbon.of(p, answer.confidence().orElse(null)))
@@ -48,12 +45,5 @@ public class Rooms {
 
     private static String says(Plan plan) {
         return "Ready " + Words.ready(plan.ready()) + ", " + Words.inHand(Words.minutesInHand(plan)) + ".";
-    }
-
-    private static List<Problem> problems(Answer answer) {
-        if (answer.planning() instanceof Planning.Refused refused) {
-            return refused.problems();
-        }
-        return answer.plan().map(Plan::notes).orElse(List.of());
     }
 }

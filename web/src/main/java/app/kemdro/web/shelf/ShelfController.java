@@ -2,7 +2,6 @@ package app.kemdro.web.shelf;
 
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
-import app.kemdro.core.plan.Planning;
 import app.kemdro.core.plan.Problem;
 import app.kemdro.web.chair.Runs;
 import app.kemdro.web.figure.LookTints;
@@ -119,9 +118,6 @@ class ShelfController {
     private Standing standing(Job job, String day, boolean newDay) {
         Plans.Answer answer = plans.of(job);
         Optional<Plan> plan = answer.plan();
-        List<Problem> problems = answer.planning() instanceof Planning.Refused refused
-                ? refused.problems()
-                : plan.map(Plan::notes).orElse(List.of());
         return new Standing(
                 job,
                 day,
@@ -129,7 +125,7 @@ class ShelfController {
                 plan.map(p -> Words.hour(p.startBy())).orElse("–"),
                 Words.hour(job.brief().call()),
                 plan.map(ShelfController::says).orElse("No plan yet."),
-                problems,
+                answer.problems(),
                 runs.open(job.id()).isPresent(),
                 json.text(LookTints.figure(job.look(), Set.of(), trade)),
                 json.text(plan.map(p -> Ribbon.of(p, null))
