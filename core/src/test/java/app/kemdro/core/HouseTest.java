@@ -26,6 +26,8 @@ class HouseTest {
             .definedBy("..core.cure..")
             .layer("method")
             .definedBy("..core.method..")
+            .layer("layer")
+            .definedBy("..core.layer..")
             .layer("look")
             .definedBy("..core.look..")
             .layer("schedule")
@@ -41,19 +43,21 @@ class HouseTest {
             .whereLayer("climate")
             .mayNotAccessAnyLayer()
             .whereLayer("material")
-            .mayOnlyAccessLayers("datafile")
+            .mayOnlyAccessLayers("datafile", "body")
             .whereLayer("cure")
             .mayOnlyAccessLayers("climate", "material")
             .whereLayer("method")
             .mayOnlyAccessLayers("datafile", "body", "material")
+            .whereLayer("layer")
+            .mayOnlyAccessLayers("datafile", "body", "material", "method")
             .whereLayer("look")
             .mayOnlyAccessLayers("method", "body", "material")
             .whereLayer("schedule")
             .mayNotAccessAnyLayer()
             .whereLayer("plan")
-            .mayOnlyAccessLayers("look", "method", "body", "material", "climate", "cure", "schedule")
+            .mayOnlyAccessLayers("look", "layer", "method", "body", "material", "climate", "cure", "schedule")
             .whereLayer("run")
-            .mayOnlyAccessLayers("plan", "look", "method", "body", "material", "cure", "schedule");
+            .mayOnlyAccessLayers("plan", "look", "layer", "method", "body", "material", "cure", "schedule");
 
     @ArchTest
     static final ArchRule noFrameworkAndNoClockInside = noClasses()

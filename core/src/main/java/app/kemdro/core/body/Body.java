@@ -9,16 +9,19 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 
 /** All zones of the figure, and the rows in which the running order shows them from the crown down. */
 public final class Body {
     private final Map<String, Zone> zones;
     private final List<String> rows;
+    private final Map<String, List<String>> groups;
     private final Map<String, List<String>> regions = new TreeMap<>();
 
-    private Body(Map<String, Zone> zones, List<String> rows) {
+    private Body(Map<String, Zone> zones, List<String> rows, Map<String, List<String>> groups) {
         this.zones = zones;
         this.rows = rows;
+        this.groups = groups;
         zones.values()
                 .forEach(z -> regions.computeIfAbsent(z.region(), k -> new ArrayList<>())
                         .add(z.id()));
@@ -34,12 +37,12 @@ public final class Body {
     }
 
     static Body read(DataNode file) {
-        file.onlyKeys(Set.of("rows", "zones"));
+        file.onlyKeys(Set.of("rows", "groups", "zones"));
         List<String> rows = file.words("rows");
         Map<String, Zone> zones = new LinkedHashMap<>();
         Map<String, DataNode> places = file.get("zones").entries();
         places.forEach((id, node) -> {
-            node.onlyKeys(Set.of("name", "row", "region", "area", "neighbours", "blind-in-mirror"));
+            node.onlyKeys(Set.of("name", "row", "region", "area", "neighbours", "place", "hairy", "blind-in-mirror"));
             String row = node.get("row").text();
             if (!rows.contains(row)) {
                 throw node.get("row").broken("row '" + row + "' is not in the list of rows");
@@ -53,6 +56,10 @@ public final class Body {
                             node.get("region").text(),
                             node.get("area").number(1, 5000),
                             new LinkedHashSet<>(node.words("neighbours")),
+                            node.find("place") == null
+                                    ? Place.SKIN
+                                    : node.get("place").choice(Place.class),
+                            node.flag("hairy"),
                             node.flag("blind-in-mirror")));
         });
         zones.values()
@@ -64,7 +71,37 @@ public final class Body {
                         throw places.get(zone.id()).broken(other + " does not name " + zone.id() + " as its neighbour");
                     }
                 }));
-        return new Body(zones, rows);
+        return new Body(zones, rows, groups(file.find("groups"), zones));
+    }
+
+    private static Map<String, List<String>> groups(@Nullable DataNode node, Map<String, Zone> zones) {
+        Map<String, List<String>> groups = new LinkedHashMap<>();
+        if (node != null) {
+            node.entries().forEach((id, list) -> {
+                if (zones.containsKey(id)) {
+                    throw list.broken("group '" + id + "' is called like a zone");
+                }
+                List<String> members = list.items().stream().map(DataNode::text).toList();
+                members.stream().filter(z -> !zones.containsKey(z)).findFirst().ifPresent(z -> {
+                    throw list.broken("'" + z + "' in group " + id + " is no zone");
+                });
+                groups.put(id, members);
+            });
+        }
+        return groups;
+    }
+
+    /** The zones that a word of the data stands for: a zone's own name, a group's or a surface's; empty for any other. */
+    public List<String> named(String word) {
+        if (zones.containsKey(word)) {
+            return List.of(word);
+        }
+        return groups.containsKey(word)
+                ? groups.get(word)
+                : zones.values().stream()
+                        .filter(z -> z.place().name().equalsIgnoreCase(word))
+                        .map(Zone::id)
+                        .toList();
     }
 
     public Collection<Zone> zones() {

@@ -26,6 +26,11 @@ public final class Evaporation {
         /** Living skin: 33 °C, about 30 W/(m²·K) (a judgement of the models' authors). */
         public static final Ground SKIN = new Ground(33, 30);
 
+        /** A form worn on skin, which keeps some of its warmth away; rubber foam passes about 0.05 W/(m·K) (judgement). */
+        public static Ground worn(double thicknessMm) {
+            return new Ground(SKIN.temperatureC, 1 / (1 / SKIN.conductance + thicknessMm / 1000 / 0.05));
+        }
+
         /** A cast or a bench at room temperature, a poor conductor. */
         public static Ground bench(HumidAir air) {
             return new Ground(air.temperatureC(), 5);
@@ -43,7 +48,7 @@ public final class Evaporation {
      */
     public static Balance water(HumidAir air, Ground ground, double airSpeed) {
         double permeance = waterPermeance(airSpeed);
-        double heatTransfer = permeance * LATENT_HEAT_WATER * 1000 * PSYCHROMETRIC_CONSTANT;
+        double heatTransfer = heatTransfer(airSpeed);
         double vapour = air.vapourPressure();
         double film = settle(
                 air.temperatureC(),
@@ -60,13 +65,18 @@ public final class Evaporation {
         double massTransferWater = waterPermeance(airSpeed) * GAS_CONSTANT * kelvin / 0.018015;
         double massTransfer = massTransferWater * Math.pow(solvent.diffusivityToWater(), 2.0 / 3);
         double permeance = massTransfer * solvent.molarMassKg() / (GAS_CONSTANT * kelvin);
-        double heatTransfer = waterPermeance(airSpeed) * LATENT_HEAT_WATER * 1000 * PSYCHROMETRIC_CONSTANT;
+        double heatTransfer = heatTransfer(airSpeed);
         double film = settle(
                 air.temperatureC(),
                 ground,
                 heatTransfer,
                 t -> permeance * solvent.vapourPressure(t) * solvent.latentHeat() * 1000);
         return new Balance(film, permeance * solvent.vapourPressure(film) * 1000 * 60);
+    }
+
+    /** Heat passed between air and a surface, W/(m²·K), by the heat-mass analogy. */
+    public static double heatTransfer(double airSpeed) {
+        return waterPermeance(airSpeed) * LATENT_HEAT_WATER * 1000 * PSYCHROMETRIC_CONSTANT;
     }
 
     /** kg/(m²·s·Pa). */

@@ -12,13 +12,16 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.yaml.snakeyaml.DumperOptions.FlowStyle;
 import org.yaml.snakeyaml.LoaderOptions;
 import org.yaml.snakeyaml.Yaml;
 import org.yaml.snakeyaml.error.MarkedYAMLException;
 import org.yaml.snakeyaml.nodes.MappingNode;
 import org.yaml.snakeyaml.nodes.Node;
+import org.yaml.snakeyaml.nodes.NodeTuple;
 import org.yaml.snakeyaml.nodes.ScalarNode;
 import org.yaml.snakeyaml.nodes.SequenceNode;
+import org.yaml.snakeyaml.nodes.Tag;
 
 /** A place in a YAML file that remembers its line, so that every complaint can say where it is. */
 public final class DataNode {
@@ -64,6 +67,31 @@ public final class DataNode {
             int line = e.getProblemMark() == null ? 0 : e.getProblemMark().getLine() + 1;
             throw new BrokenFile(file, line, e.getProblem());
         }
+    }
+
+    /** This mapping with its own values over those of another; keys in {@code without} are not taken over. */
+    public DataNode over(DataNode other, Set<String> without) {
+        Map<String, DataNode> own = entries();
+        List<NodeTuple> tuples = new ArrayList<>();
+        for (NodeTuple tuple : ((MappingNode) other.node).getValue()) {
+            String key = new DataNode(other.file, tuple.getKeyNode()).text();
+            if (!own.containsKey(key) && !without.contains(key)) {
+                tuples.add(tuple);
+            }
+        }
+        tuples.addAll(((MappingNode) node).getValue());
+        return new DataNode(
+                file, new MappingNode(Tag.MAP, true, tuples, node.getStartMark(), node.getEndMark(), FlowStyle.BLOCK));
+    }
+
+    /** Whether this is a mapping of names to values. */
+    public boolean isMapping() {
+        return node instanceof MappingNode;
+    }
+
+    /** Whether this is a list. */
+    public boolean isList() {
+        return node instanceof SequenceNode;
     }
 
     /** A complaint about this place. */

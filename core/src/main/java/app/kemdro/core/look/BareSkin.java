@@ -2,6 +2,7 @@ package app.kemdro.core.look;
 
 import app.kemdro.core.body.Body;
 import app.kemdro.core.body.Zone;
+import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Technique.Effect;
 import app.kemdro.core.method.Trade;
 import java.util.HashSet;
@@ -16,21 +17,31 @@ import java.util.Set;
  */
 public record BareSkin(List<String> zones, double areaCm2) {
 
-    /** Finds zones that neither the costume covers nor any covering entry of the look reaches. */
+    /** Finds skin that neither the costume covers nor any covering entry of the look reaches. */
     public static BareSkin of(Look look, Set<String> costumeCovers, Trade trade) {
         Body body = trade.body();
         Set<String> covered = new HashSet<>(costumeCovers);
-        look.entries().stream()
-                .filter(e -> covers(trade.technique(e.techniqueId()).effect()))
-                .forEach(e -> covered.addAll(e.zones()));
+        for (LookEntry entry : look.entries()) {
+            Technique technique = trade.technique(entry.techniqueId());
+            if (covers(technique)) {
+                covered.addAll(entry.zones());
+                covered.addAll(technique.covers());
+            }
+        }
         List<String> bare = body.zones().stream()
+                .filter(Zone::isSkin)
                 .map(Zone::id)
                 .filter(id -> !covered.contains(id))
                 .toList();
         return new BareSkin(bare, body.areaCm2(bare));
     }
 
-    private static boolean covers(Effect effect) {
-        return effect == Effect.COLOUR || effect == Effect.RESHAPE || effect == Effect.VANISH;
+    /** Lines, specks and loose things leave the skin between them bare. */
+    private static boolean covers(Technique technique) {
+        Effect effect = technique.effect();
+        return effect == Effect.COLOUR
+                || effect == Effect.RESHAPE
+                || effect == Effect.VANISH
+                || effect == Effect.ADD && technique.slot().equals("wig");
     }
 }

@@ -21,10 +21,49 @@ public record Brief(
         Room room,
         Set<String> costumeCovers,
         int costumeMinutes,
-        boolean selfApplied) {
+        boolean selfApplied,
+        Purpose purpose) {
     public Brief {
         crew = List.copyOf(crew);
         costumeCovers = Set.copyOf(costumeCovers);
+    }
+
+    /** For a camera, for a working day. */
+    public Brief(
+            LocalDateTime call,
+            Optional<LocalDateTime> chairIn,
+            Performer performer,
+            List<Hands> crew,
+            Room room,
+            Set<String> costumeCovers,
+            int costumeMinutes,
+            boolean selfApplied) {
+        this(call, chairIn, performer, crew, room, costumeCovers, costumeMinutes, selfApplied, Purpose.USUAL);
+    }
+
+    /**
+     * What the look is for.
+     *
+     * @param seen from where it is looked at
+     * @param lastsHours hours it must last after the call
+     * @param mustVanish zones where brows, hairline or ears must disappear
+     * @param moneyShort whether the cheaper way is wanted where there is one
+     * @param benchDays working days free on the bench before the day
+     */
+    public record Purpose(Seen seen, int lastsHours, Set<String> mustVanish, boolean moneyShort, int benchDays) {
+        public static final Purpose USUAL = new Purpose(Seen.CAMERA, 8, Set.of(), false, 3);
+
+        public Purpose {
+            mustVanish = Set.copyOf(mustVanish);
+        }
+    }
+
+    /** From where a look is seen. */
+    public enum Seen {
+        CLOSE_CAMERA,
+        CAMERA,
+        STAGE,
+        STREET
     }
 
     /**
@@ -33,14 +72,45 @@ public record Brief(
      * @param headCm head circumference in cm, or 0 when it was not measured
      * @param reactsTo ids of what the performer reacts to
      */
-    public record Performer(String name, int heightCm, int weightKg, double headCm, Set<String> reactsTo) {
+    public record Performer(
+            String name, int heightCm, int weightKg, double headCm, Set<String> reactsTo, Brows brows, Hair hair) {
         /** Head circumference of the figure's own mesh, cm. */
         private static final double FIGURE_HEAD_CM = 56.0;
+
+        /** Body surface of the figure, m²: a person of 175 cm and 70 kg after Mosteller. */
+        private static final double FIGURE_BODY_M2 = 1.845;
+
+        /** With medium brows and short hair. */
+        public Performer(String name, int heightCm, int weightKg, double headCm, Set<String> reactsTo) {
+            this(name, heightCm, weightKg, headCm, reactsTo, Brows.MEDIUM, Hair.SHORT);
+        }
 
         /** By how much this head's surface differs from the figure's: surfaces grow with the square of the girth. */
         public double areaScale() {
             return headCm == 0 ? 1 : Math.pow(headCm / FIGURE_HEAD_CM, 2);
         }
+
+        /**
+         * By how much the body's surface differs from the figure's: √(height · weight / 3600) in m² (Mosteller 1987, from
+         * memory).
+         */
+        public double bodyScale() {
+            return heightCm == 0 || weightKg == 0 ? 1 : Math.sqrt(heightCm * weightKg / 3600.0) / FIGURE_BODY_M2;
+        }
+    }
+
+    /** How much brow there is to block. */
+    public enum Brows {
+        FINE,
+        MEDIUM,
+        THICK
+    }
+
+    /** How much hair there is to flatten. */
+    public enum Hair {
+        NONE,
+        SHORT,
+        LONG
     }
 
     /** One pair of hands, and when it is there. */

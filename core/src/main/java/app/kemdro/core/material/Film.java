@@ -22,7 +22,11 @@ public record Film(
         @Nullable Double tacky,
         @Nullable Double closes,
         double clear,
-        double sorbs) {
+        double sorbs)
+        implements Setting {
+
+    /** Density of what stays, g/cm³; most dry films of the trade lie near it (judgement). */
+    private static final double SOLIDS_DENSITY = 1.1;
 
     /** What a film loses while it dries. */
     public enum Carrier {
@@ -37,8 +41,18 @@ public record Film(
         return (1 - solids) / solids;
     }
 
-    /** The same film laid thicker or thinner. */
-    public Film coatTimes(double factor) {
+    @Override
+    public boolean grabs() {
+        return tacky != null;
+    }
+
+    @Override
+    public double thicknessMm() {
+        return coat * solids / SOLIDS_DENSITY / 1000;
+    }
+
+    @Override
+    public Film times(double factor) {
         return new Film(carrier, coat * factor, solids, critical, tacky, closes, clear, sorbs);
     }
 }

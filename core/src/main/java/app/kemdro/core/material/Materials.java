@@ -1,12 +1,13 @@
 package app.kemdro.core.material;
 
+import app.kemdro.core.body.Place;
+import app.kemdro.core.datafile.DataFiles;
 import app.kemdro.core.datafile.DataNode;
 import java.util.Collection;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import org.jspecify.annotations.Nullable;
 
 /** Every family of material that Kemdro knows, and what performers may react to. */
 public final class Materials {
@@ -18,8 +19,17 @@ public final class Materials {
         this.reactions = reactions;
     }
 
-    /** Something a performer may react to. */
-    public record Reaction(String id, String name, String caution) {}
+    /**
+     * Something a performer may react to.
+     *
+     * @param places surfaces of the body on which it bars, empty for all
+     */
+    public record Reaction(String id, String name, String caution, Set<Place> places) {
+        /** Whether it bars something that lies on such surfaces. */
+        public boolean bars(Collection<Place> touched) {
+            return places.isEmpty() || touched.stream().anyMatch(places::contains);
+        }
+    }
 
     /**
      * Reads the families that ship with Kemdro.
@@ -27,81 +37,34 @@ public final class Materials {
      * @throws app.kemdro.core.datafile.BrokenFile when a number lies outside its range or a word is unknown
      */
     public static Materials standard() {
-        return read(DataNode.resource("/trade/materials.yaml"), DataNode.resource("/trade/allergens.yaml"));
+        return read(DataFiles.shipped("/trade/materials"), DataNode.resource("/trade/allergens.yaml"));
     }
 
     /**
-     * Reads families and reactions from other files in the same shape.
+     * Reads families and reactions from files in the shape of those that ship.
      *
      * @throws app.kemdro.core.datafile.BrokenFile naming file, line and reason
      */
-    public static Materials read(DataNode familyFile, DataNode reactionFile) {
+    public static Materials read(List<DataNode> familyFiles, DataNode reactionFile) {
         Map<String, Reaction> reactions = new LinkedHashMap<>();
         reactionFile.entries().forEach((id, node) -> {
-            node.onlyKeys(Set.of("name", "caution"));
+            node.onlyKeys(Set.of("name", "caution", "places"));
             reactions.put(
                     id,
                     new Reaction(
-                            id, node.get("name").text(), node.get("caution").text()));
+                            id, node.get("name").text(), node.get("caution").text(), MaterialReader.places(node)));
         });
+        Map<String, DataNode> nodes = DataFiles.entries(familyFiles);
         Map<String, Material> families = new LinkedHashMap<>();
-        familyFile.entries().forEach((id, node) -> {
-            node.onlyKeys(Set.of("name", "kind", "film", "look-for", "remover", "contains", "ruins", "cautions"));
-            node.words("contains").stream()
-                    .filter(r -> !reactions.containsKey(r))
-                    .findFirst()
-                    .ifPresent(unknown -> {
-                        throw node.broken("'" + unknown + "' is not in the list of reactions");
-                    });
-            families.put(
-                    id,
-                    new Material(
-                            id,
-                            node.get("name").text(),
-                            node.get("kind").text(),
-                            film(node.find("film")),
-                            node.text("look-for", ""),
-                            node.text("remover", ""),
-                            new LinkedHashSet<>(node.words("contains")),
-                            node.words("ruins"),
-                            node.words("cautions")));
-        });
+        nodes.forEach((id, node) -> families.put(id, MaterialReader.material(id, node, reactions.keySet())));
+        families.values()
+                .forEach(m -> m.removedBy().stream()
+                        .filter(r -> !families.containsKey(r))
+                        .findFirst()
+                        .ifPresent(r -> {
+                            throw nodes.get(m.id()).broken("removed-by '" + r + "' is no material");
+                        }));
         return new Materials(families, reactions);
-    }
-
-    private static @Nullable Film film(@Nullable DataNode node) {
-        if (node == null) {
-            return null;
-        }
-        node.onlyKeys(Set.of("carrier", "coat", "solids", "critical", "tacky", "closes", "clear", "sorbs"));
-        Film film = new Film(
-                node.get("carrier").choice(Film.Carrier.class),
-                node.get("coat").number(1, 5000),
-                node.get("solids").number(0.001, 0.99),
-                node.get("critical").number(0.01, 200),
-                moisture(node.find("tacky")),
-                moisture(node.find("closes")),
-                node.get("clear").number(0.001, 100),
-                node.get("sorbs").number(0, 10));
-        requireFalling(node, film);
-        return film;
-    }
-
-    private static void requireFalling(DataNode node, Film film) {
-        double last = film.fresh();
-        for (Double next : new Double[] {film.tacky(), film.closes(), film.clear()}) {
-            if (next != null) {
-                if (next >= last) {
-                    throw node.broken("moistures must fall from fresh (%.2f) over tacky and closes to clear"
-                            .formatted(film.fresh()));
-                }
-                last = next;
-            }
-        }
-    }
-
-    private static @Nullable Double moisture(@Nullable DataNode node) {
-        return node == null ? null : node.number(0.001, 100);
     }
 
     public boolean has(String id) {

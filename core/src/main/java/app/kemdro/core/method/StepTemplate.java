@@ -13,8 +13,15 @@ import org.jspecify.annotations.Nullable;
  * @param each whether every zone is a step of its own
  * @param holds zones that must keep still or free meanwhile
  * @param after steps it follows, empty for the one before
+ * @param waitsMinutes minutes that pass afterwards without hands, as while a gel warms
+ * @param aside whether it is done beside the body, so that no zone is taken
  * @param within seconds after it may begin by which it must have begun, if there is such a window
+ * @param minutesPerItem hands-on minutes for each thing counted
+ * @param eachOwn whether every zone of the entry is a step of its own
  * @param material family it lays, if any
+ * @param sets a form it sets, if any
+ * @param setsOn where the form lies, empty for the step's own zones
+ * @param alone how it goes for someone working on their own face
  * @param coatWeight multiple of the family's normal coat
  */
 public record StepTemplate(
@@ -23,17 +30,24 @@ public record StepTemplate(
         Coats coats,
         double minutes,
         double minutesPer100Cm2,
+        double minutesPerItem,
         List<String> zones,
         boolean each,
+        boolean eachOwn,
         Set<String> holds,
         List<String> after,
         Begins begins,
         @Nullable Integer within,
         @Nullable String material,
+        @Nullable String sets,
+        Set<String> setsOn,
+        double waitsMinutes,
+        boolean aside,
         double coatWeight,
         boolean thinnerEachCoat,
         boolean dryer,
         Skill skill,
+        Alone alone,
         String lookFor,
         String performer) {
 
@@ -47,6 +61,16 @@ public record StepTemplate(
         TACKY,
         /** While the film is still wet. */
         WET
+    }
+
+    /** How a step goes in a mirror. */
+    public enum Alone {
+        /** Longer, as everything in a mirror. */
+        SLOWER,
+        /** Reached without being seen, or one eye at a time. */
+        BLIND,
+        /** Not well: plan help or another way. */
+        HELP
     }
 
     /** Which coats a step is repeated for. */

@@ -1,6 +1,7 @@
 package app.kemdro.core.method;
 
 import app.kemdro.core.body.Body;
+import app.kemdro.core.datafile.DataFiles;
 import app.kemdro.core.datafile.DataNode;
 import app.kemdro.core.material.Materials;
 import java.util.ArrayList;
@@ -16,14 +17,16 @@ public final class Trade {
     private final Materials materials;
     private final Map<String, Technique> techniques;
     private final List<Rule> rules;
+    private final Strata strata;
     private final Map<String, List<Technique>> implied = new HashMap<>();
 
-    Trade(Body body, Materials materials, List<Technique> techniques, List<Rule> rules) {
+    Trade(Body body, Materials materials, List<Technique> techniques, List<Rule> rules, Strata strata) {
         this.body = body;
         this.materials = materials;
         this.techniques = new LinkedHashMap<>();
         techniques.forEach(t -> this.techniques.put(t.id(), t));
         this.rules = List.copyOf(rules);
+        this.strata = strata;
         techniques.stream()
                 .filter(Technique::implied)
                 .forEach(t -> t.gives()
@@ -40,8 +43,9 @@ public final class Trade {
         return TradeReader.read(
                 Body.standard(),
                 Materials.standard(),
-                DataNode.resource("/trade/techniques.yaml"),
-                DataNode.resource("/trade/rules.yaml"));
+                DataFiles.shipped("/trade/techniques"),
+                DataNode.resource("/trade/rules.yaml"),
+                DataNode.resource("/trade/strata.yaml"));
     }
 
     public Body body() {
@@ -67,6 +71,11 @@ public final class Trade {
             throw new IllegalArgumentException("No technique is called '" + id + "'");
         }
         return found;
+    }
+
+    /** In which order the kinds of work lie on the body. */
+    public Strata strata() {
+        return strata;
     }
 
     public List<Rule> rules() {

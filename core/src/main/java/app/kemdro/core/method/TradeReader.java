@@ -1,21 +1,32 @@
 package app.kemdro.core.method;
 
 import app.kemdro.core.body.Body;
+import app.kemdro.core.body.Place;
 import app.kemdro.core.body.Zone;
+import app.kemdro.core.datafile.DataFiles;
 import app.kemdro.core.datafile.DataNode;
-import app.kemdro.core.material.Film;
 import app.kemdro.core.material.Materials;
+import app.kemdro.core.material.Setting;
+import app.kemdro.core.method.StepTemplate.Alone;
 import app.kemdro.core.method.StepTemplate.Begins;
 import app.kemdro.core.method.StepTemplate.Coats;
 import app.kemdro.core.method.StepTemplate.Skill;
-import app.kemdro.core.method.Technique.CoatRange;
+import app.kemdro.core.method.Technique.Acceptance;
+import app.kemdro.core.method.Technique.Count;
 import app.kemdro.core.method.Technique.Effect;
+import app.kemdro.core.method.Technique.Make;
+import app.kemdro.core.method.Technique.Profile;
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.EnumSet;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** Turns techniques.yaml and rules.yaml into values, and complains by line about what cannot be meant. */
@@ -28,84 +39,245 @@ final class TradeReader {
         this.materials = materials;
     }
 
-    static Trade read(Body body, Materials materials, DataNode techniqueFile, DataNode ruleFile) {
+    static Trade read(
+            Body body, Materials materials, List<DataNode> techniqueFiles, DataNode ruleFile, DataNode strataFile) {
         TradeReader reader = new TradeReader(body, materials);
+        Strata strata = Strata.read(strataFile);
+        Map<String, DataNode> nodes = DataFiles.entries(techniqueFiles);
         List<Technique> techniques = new ArrayList<>();
-        techniqueFile.entries().forEach((id, node) -> techniques.add(reader.technique(id, node)));
-        reader.checkStates(techniques, techniqueFile);
+        nodes.forEach((id, node) -> techniques.add(reader.technique(id, likeAnother(id, node, nodes), strata)));
+        reader.checkStates(techniques, nodes);
         Set<String> slots = techniques.stream().map(Technique::slot).collect(Collectors.toSet());
         List<Rule> rules = ruleFile.items().stream()
                 .map(node -> new Rule(
-                        reader.pick(node.get("before"), slots),
-                        reader.pick(node.get("after"), slots),
+                        reader.pick(node.get("before"), slots, strata),
+                        reader.pick(node.get("after"), slots, strata),
                         node.get("because").text()))
                 .toList();
-        return new Trade(body, materials, techniques, rules);
+        return new Trade(body, materials, techniques, rules, strata);
     }
 
-    private Technique technique(String id, DataNode node) {
+    /** A technique may say it is like an earlier one and name only what differs; single steps are changed under their ids. */
+    private static DataNode likeAnother(String id, DataNode node, Map<String, DataNode> nodes) {
+        if (node.find("like") == null) {
+            return node;
+        }
+        String other = node.get("like").text();
+        if (!nodes.containsKey(other) || other.equals(id)) {
+            throw node.get("like").broken("like '" + other + "': no technique has this name");
+        }
+        DataNode base = likeAnother(other, nodes.get(other), nodes);
+        return node.over(base, Set.of("like", "change-steps", "implied", "between"));
+    }
+
+    private Technique technique(String id, DataNode node, Strata strata) {
         node.onlyKeys(Set.of(
                 "name",
                 "family",
+                "like",
+                "change-steps",
                 "slot",
                 "effect",
                 "zones",
+                "not-on",
                 "covers",
                 "implied",
+                "between",
                 "performer-only",
                 "coats",
+                "items",
                 "needs",
                 "gives",
                 "gives-around",
                 "spoils",
                 "because",
                 "cautions",
-                "steps"));
+                "steps",
+                "suits",
+                "poor-for",
+                "risk",
+                "never-filmed",
+                "each-time",
+                "lasts",
+                "bench",
+                "weight",
+                "thickness",
+                "accepts"));
         Set<String> zones = zones(node, "zones");
-        List<StepTemplate> steps = new ArrayList<>();
-        for (DataNode step : node.get("steps").items()) {
-            steps.add(step(step, steps));
+        if (zones.isEmpty()) {
+            zones = body.zones().stream()
+                    .filter(Zone::isSkin)
+                    .map(Zone::id)
+                    .collect(Collectors.toCollection(LinkedHashSet::new));
         }
-        if (steps.isEmpty()) {
-            throw node.broken(id + " has no steps");
-        }
+        zones.removeAll(zones(node, "not-on"));
         String name = node.get("name").text();
-        return new Technique(
+        String slot = node.get("slot").text();
+        if (!strata.has(slot)) {
+            throw node.get("slot").broken("slot '" + slot + "' is not in strata.yaml");
+        }
+        Technique technique = new Technique(
                 id,
                 name,
                 node.text("family", name),
-                node.get("slot").text(),
+                slot,
                 node.get("effect").choice(Effect.class),
-                zones.isEmpty()
-                        ? body.zones().stream().map(Zone::id).collect(Collectors.toCollection(LinkedHashSet::new))
-                        : zones,
+                zones,
                 zones(node, "covers"),
                 node.flag("implied"),
+                node.flag("between"),
                 node.flag("performer-only"),
-                coats(node.find("coats")),
+                count(node.find("coats"), "coats"),
+                count(node.find("items"), "items"),
                 node.find("needs") == null
                         ? List.of()
                         : node.get("needs").items().stream().map(this::need).toList(),
                 new LinkedHashSet<>(node.words("gives")),
-                new LinkedHashSet<>(node.words("gives-around")),
+                givesAround(node),
                 new LinkedHashSet<>(node.words("spoils")),
                 node.get("because").text(),
                 node.words("cautions"),
-                List.copyOf(steps));
+                steps(id, node),
+                new Profile(
+                        facts(node, "suits"),
+                        facts(node, "poor-for"),
+                        node.text("risk", ""),
+                        node.text("never-filmed", ""),
+                        node.number("each-time", 0, 0, 5000),
+                        (int) node.number("lasts", 0, 0, 48)),
+                new Make(
+                        node.find("bench") == null
+                                ? List.of()
+                                : node.get("bench").items().stream()
+                                        .map(this::bench)
+                                        .toList(),
+                        node.number("weight", 0, 0, 20),
+                        node.number("thickness", 0, 0, 200)),
+                accepts(node));
+        checkPlaces(node, technique);
+        return technique;
     }
 
-    private CoatRange coats(@Nullable DataNode node) {
+    private List<StepTemplate> steps(String id, DataNode node) {
+        Map<String, DataNode> changes = node.find("change-steps") == null
+                ? Map.of()
+                : new LinkedHashMap<>(node.get("change-steps").entries());
+        Set<String> unused = new LinkedHashSet<>(changes.keySet());
+        List<StepTemplate> steps = new ArrayList<>();
+        for (DataNode step : node.get("steps").items()) {
+            DataNode change = changes.get(step.get("id").text());
+            unused.remove(step.get("id").text());
+            if (change == null) {
+                steps.add(step(step, steps));
+            } else if (change.isMapping()) {
+                steps.add(step(change.over(step, Set.of()), steps));
+            } else if (!change.text().equals("none")) {
+                throw change.broken("a changed step names what differs, or none to leave it out");
+            }
+        }
+        if (!unused.isEmpty()) {
+            throw node.get("change-steps")
+                    .broken("there is no step '" + unused.iterator().next() + "' to change");
+        }
+        if (steps.isEmpty()) {
+            throw node.broken(id + " has no steps");
+        }
+        return List.copyOf(steps);
+    }
+
+    /** What touches a zone must be made for that kind of surface. */
+    private void checkPlaces(DataNode node, Technique technique) {
+        for (StepTemplate step : technique.steps()) {
+            Collection<String> on = step.zones().isEmpty() ? technique.zones() : step.zones();
+            checkPlace(node, step, step.material(), on);
+            checkPlace(node, step, step.sets(), step.setsOn().isEmpty() ? on : step.setsOn());
+        }
+    }
+
+    private void checkPlace(DataNode node, StepTemplate step, @Nullable String material, Collection<String> on) {
+        if (material == null) {
+            return;
+        }
+        Set<Place> allowed = materials.family(material).places();
+        on.stream()
+                .filter(z -> !allowed.contains(body.zone(z).place()))
+                .findFirst()
+                .ifPresent(z -> {
+                    throw node.broken("step '" + step.id() + "' lays " + material + " on " + z
+                            + ", where the material may not be used");
+                });
+    }
+
+    private Map<String, Set<String>> givesAround(DataNode node) {
+        Map<String, Set<String>> around = new LinkedHashMap<>();
+        if (node.find("gives-around") != null) {
+            DataNode given = node.get("gives-around");
+            given.entries().keySet().forEach(state -> around.put(state, zones(given, state)));
+        }
+        return around;
+    }
+
+    private static Set<Fact> facts(DataNode node, String key) {
+        Set<Fact> facts = EnumSet.noneOf(Fact.class);
+        if (node.find(key) != null) {
+            node.get(key).items().forEach(f -> facts.add(f.choice(Fact.class)));
+        }
+        return facts;
+    }
+
+    private BenchStep bench(DataNode node) {
+        node.onlyKeys(Set.of("id", "name", "minutes", "per-100cm2", "material", "thickness", "rests"));
+        DataNode material = node.find("material");
+        requireKnown(material);
+        return new BenchStep(
+                node.get("id").text(),
+                node.get("name").text(),
+                node.get("minutes").number(0.1, 3000),
+                node.number("per-100cm2", 0, 0, 600),
+                material == null ? null : material.text(),
+                node.number("thickness", 1, 0.1, 20),
+                node.number("rests", 0, 0, 200));
+    }
+
+    private List<Acceptance> accepts(DataNode node) {
+        if (node.find("accepts") == null) {
+            return List.of();
+        }
+        return node.get("accepts").items().stream()
+                .map(n -> {
+                    n.onlyKeys(Set.of("below", "above", "if", "because"));
+                    requireKnown(n.get("above"));
+                    return new Acceptance(
+                            n.get("below").text(),
+                            n.get("above").text(),
+                            n.get("if").text(),
+                            n.get("because").text());
+                })
+                .toList();
+    }
+
+    private void requireKnown(@Nullable DataNode material) {
+        if (material != null && !materials.has(material.text())) {
+            throw material.broken("there is no material '" + material.text() + "'");
+        }
+    }
+
+    private Count count(@Nullable DataNode node, String word) {
         if (node == null) {
-            return CoatRange.ONE;
+            return Count.ONE;
         }
-        node.onlyKeys(Set.of("usual", "least", "most"));
-        CoatRange range = new CoatRange(
-                (int) node.get("usual").number(1, 9), (int) node.get("least").number(1, 9), (int)
-                        node.get("most").number(1, 9));
-        if (range.least() > range.usual() || range.usual() > range.most()) {
-            throw node.broken("coats must satisfy least <= usual <= most");
+        node.onlyKeys(Set.of("word", "usual", "least", "most", "per-100cm2"));
+        Count count = new Count(
+                node.text("word", word),
+                (int) node.get("usual").number(1, 99),
+                (int) node.get("least").number(1, 99),
+                (int) node.get("most").number(1, 400),
+                node.flag("per-100cm2"));
+        if (count.least() > count.most()
+                || !count.per100Cm2() && (count.usual() < count.least() || count.usual() > count.most())) {
+            throw node.broken(word + " must satisfy least <= usual <= most");
         }
-        return range;
+        return count;
     }
 
     private Need need(DataNode node) {
@@ -136,13 +308,19 @@ final class TradeReader {
                 "coats",
                 "minutes",
                 "per-100cm2",
+                "per-item",
                 "zones",
                 "each",
                 "holds",
                 "after",
                 "begins",
                 "within",
+                "waits",
+                "aside",
                 "material",
+                "sets",
+                "sets-on",
+                "alone",
                 "coat-weight",
                 "thinner-each-coat",
                 "dryer",
@@ -150,25 +328,28 @@ final class TradeReader {
                 "look-for",
                 "performer"));
         DataNode material = node.find("material");
-        if (material != null && !materials.has(material.text())) {
-            throw material.broken("material '" + material.text() + "' is not in materials.yaml");
-        }
+        DataNode sets = node.find("sets");
+        requireKnown(material);
+        requireKnown(sets);
         List<String> after = node.words("after");
         Set<String> known = earlier.stream().map(StepTemplate::id).collect(Collectors.toSet());
         after.stream().filter(id -> !known.contains(id)).findFirst().ifPresent(id -> {
             throw node.broken("after '" + id + "': no earlier step has this id");
         });
         DataNode each = node.find("each");
-        boolean listedEach = each != null;
+        boolean eachOwn = each != null && !each.isList();
+        boolean listedEach = each != null && each.isList();
         List<String> zones = new ArrayList<>(zones(node, listedEach ? "each" : "zones"));
         StepTemplate step = new StepTemplate(
                 node.get("id").text(),
                 node.get("name").text(),
                 node.find("coats") == null ? Coats.ONCE : node.get("coats").choice(Coats.class),
-                node.get("minutes").number(0.1, 240),
+                node.get("minutes").number(0.05, 240),
                 node.number("per-100cm2", 0, 0, 60),
+                node.number("per-item", 0, 0, 60),
                 zones,
                 listedEach,
+                eachOwn,
                 zones(node, "holds"),
                 after,
                 node.find("begins") == null ? Begins.CLEAR : node.get("begins").choice(Begins.class),
@@ -176,10 +357,15 @@ final class TradeReader {
                         ? null
                         : (int) Math.round(node.get("within").number(0.5, 240) * 60),
                 material == null ? null : material.text(),
+                sets == null ? null : sets.text(),
+                zones(node, "sets-on"),
+                node.number("waits", 0, 0, 240),
+                node.flag("aside"),
                 node.number("coat-weight", 1, 0.1, 10),
                 node.flag("thinner-each-coat"),
                 node.flag("dryer"),
                 node.find("skill") == null ? Skill.LEAD : node.get("skill").choice(Skill.class),
+                node.find("alone") == null ? Alone.SLOWER : node.get("alone").choice(Alone.class),
                 node.text("look-for", ""),
                 node.text("performer", ""));
         checkBegins(node, step, earlier);
@@ -191,39 +377,58 @@ final class TradeReader {
         if (step.begins() == Begins.DONE || step.begins() == Begins.CLEAR || earlier.isEmpty()) {
             return;
         }
-        StepTemplate before = earlier.get(earlier.size() - 1);
-        Film film = before.material() == null
+        StepTemplate before = step.after().isEmpty()
+                ? earlier.get(earlier.size() - 1)
+                : earlier.stream()
+                        .filter(e -> e.id().equals(step.after().get(0)))
+                        .findFirst()
+                        .orElseThrow();
+        Setting setting = before.material() == null
                 ? null
-                : materials.family(before.material()).film();
-        if (film == null || film.tacky() == null) {
+                : materials.family(before.material()).setting();
+        if (setting == null || step.begins() == Begins.TACKY && !setting.grabs()) {
             throw node.broken("begins " + step.begins().name().toLowerCase(java.util.Locale.ROOT) + " after '"
                     + before.id() + "', which lays nothing that grabs");
         }
     }
 
     private Set<String> zones(DataNode node, String key) {
-        Set<String> ids = new LinkedHashSet<>(node.words(key));
-        ids.stream().filter(id -> !body.has(id)).findFirst().ifPresent(id -> {
-            throw node.get(key).broken("'" + id + "' is no zone of the body");
-        });
+        Set<String> ids = new LinkedHashSet<>();
+        for (String word : node.words(key)) {
+            List<String> named = body.named(word);
+            if (named.isEmpty()) {
+                throw node.get(key).broken("'" + word + "' is no zone of the body and no group of zones");
+            }
+            ids.addAll(named);
+        }
         return ids;
     }
 
-    private Rule.Pick pick(DataNode node, Set<String> slots) {
-        node.onlyKeys(Set.of("slots", "regions"));
+    private Rule.Pick pick(DataNode node, Set<String> slots, Strata strata) {
+        node.onlyKeys(Set.of("slots", "regions", "not"));
         Set<String> picked = new HashSet<>(node.words("slots"));
-        picked.stream().filter(s -> !slots.contains(s)).findFirst().ifPresent(s -> {
-            throw node.broken("no technique has the slot '" + s + "'");
-        });
+        Set<String> except = new HashSet<>(node.words("not"));
+        Stream.concat(picked.stream(), except.stream())
+                .filter(s -> !slots.contains(s))
+                .findFirst()
+                .ifPresent(s -> {
+                    throw node.broken("no technique has the slot '" + s + "'");
+                });
+        if (picked.isEmpty()) {
+            slots.stream().filter(s -> !strata.level(s).block()).forEach(picked::add);
+        }
+        picked.removeAll(except);
         return new Rule.Pick(picked, new HashSet<>(node.words("regions")));
     }
 
-    private void checkStates(List<Technique> techniques, DataNode file) {
-        Set<String> given = techniques.stream().flatMap(t -> t.gives().stream()).collect(Collectors.toSet());
+    private void checkStates(List<Technique> techniques, Map<String, DataNode> nodes) {
+        Set<String> given = techniques.stream()
+                .flatMap(t -> Stream.concat(t.gives().stream(), t.givesAround().keySet().stream()))
+                .collect(Collectors.toSet());
         for (Technique technique : techniques) {
             for (Need need : technique.needs()) {
                 if (need.givenBy().stream().noneMatch(given::contains)) {
-                    throw file.get(technique.id())
+                    throw nodes.get(technique.id())
                             .broken(technique.id() + " needs '" + need.state() + "', which no technique gives");
                 }
             }

@@ -4,6 +4,7 @@ import app.kemdro.core.body.Body;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
+import app.kemdro.core.look.LookEntry.Strength;
 import app.kemdro.core.material.Materials.Reaction;
 import app.kemdro.core.method.Need;
 import app.kemdro.core.method.Technique;
@@ -20,30 +21,58 @@ import java.util.TreeMap;
 /** Completes a look: checks every entry, and puts in the work that a technique needs and nobody has asked for. */
 final class Composition {
     private static final int MOST_ROUNDS = 8;
+    private static final Set<String> ONE_PIECE = Set.of("head", "face", "neck");
 
     private final Trade trade;
     private final Body body;
     private final Brief brief;
     private final List<Entry> entries = new ArrayList<>();
     private final List<Problem> problems = new ArrayList<>();
+    private final List<Problem> notes = new ArrayList<>();
 
     /**
-     * An entry whose technique is known and whose zones are final.
+     * An entry, or the part of it that is one piece of work, whose technique is known and whose zones are final.
      *
+     * @param id its own; a part that is a piece of work of its own has the entry's with the region behind it
+     * @param asked what was asked for, or what Kemdro put in
      * @param reach zones its own states lie on, and those its steps also work on
      */
-    record Entry(String id, Technique technique, List<String> zones, int coats, boolean implied, Set<String> reach) {
+    record Entry(
+            String id, LookEntry asked, Technique technique, List<String> zones, boolean implied, Set<String> reach) {
 
-        static Entry of(String id, Technique technique, List<String> zones, int coats, boolean implied) {
+        static Entry of(String id, LookEntry asked, Technique technique, List<String> zones, boolean implied) {
             Set<String> reach = new LinkedHashSet<>(zones);
             technique.steps().forEach(s -> reach.addAll(s.zones()));
-            return new Entry(id, technique, zones, coats, implied, reach);
+            technique.givesAround().values().forEach(reach::addAll);
+            return new Entry(id, asked, technique, zones, implied, reach);
+        }
+
+        static Entry implied(String id, Technique technique, List<String> zones) {
+            return of(id, new LookEntry(id, technique.id(), zones, 0), technique, zones, true);
+        }
+
+        /** The entry of the look it is, or is a part of. */
+        String origin() {
+            return asked.id();
+        }
+
+        int coats() {
+            return asked.coats() == 0 ? technique.coats().usual() : asked.coats();
+        }
+
+        Strength strength() {
+            return asked.strength();
+        }
+
+        /** Whether it was asked to lie directly over that one. */
+        boolean isOver(Entry other) {
+            return !asked.over().isEmpty()
+                    && (asked.over().equals(other.origin()) || asked.over().equals(other.id()));
         }
 
         boolean gives(String state, String zone) {
-            return reach.contains(zone)
-                    && (technique.givesAround().contains(state)
-                            || technique.gives().contains(state) && zones.contains(zone));
+            return technique.gives().contains(state) && zones.contains(zone)
+                    || technique.givesAround().getOrDefault(state, Set.of()).contains(zone);
         }
 
         /** Whether it gives a state that this technique wants, needed or not. */
@@ -63,6 +92,7 @@ final class Composition {
         if (problems.isEmpty()) {
             addBlocks();
             supplyNeeds();
+            dropLoose();
         }
     }
 
@@ -72,6 +102,10 @@ final class Composition {
 
     List<Problem> problems() {
         return problems;
+    }
+
+    List<Problem> notes() {
+        return notes;
     }
 
     private void accept(LookEntry asked) {
@@ -106,24 +140,62 @@ final class Composition {
                     List.of(asked.id())));
             return;
         }
-        int coats = asked.coats() == 0 ? technique.coats().usual() : asked.coats();
-        if (coats < technique.coats().least() || coats > technique.coats().most()) {
+        if (asked.coverage() < 1 || asked.coverage() > 100) {
             problems.add(Problem.stop(
-                    technique.name() + " takes " + technique.coats().least() + " to "
-                            + technique.coats().most() + " coats, not " + coats + ".",
+                    technique.name() + " covers 1 to 100 % of its zones, not " + asked.coverage() + " %.",
                     "Choose a number in that range.",
                     asked.zones(),
                     List.of(asked.id())));
             return;
         }
-        barForReactions(technique, asked);
+        if (!allowed(technique.coats(), asked.coats(), technique, asked)
+                || !allowed(technique.items(), asked.items(), technique, asked)) {
+            return;
+        }
         List<String> zones =
                 technique.covers().isEmpty() ? body.sorted(asked.zones()) : body.sorted(technique.covers());
-        entries.add(Entry.of(asked.id(), technique, zones, coats, false));
+        barForReactions(technique, asked, zones);
+        parts(technique, zones)
+                .forEach((part, list) -> entries.add(Entry.of(
+                        part.isEmpty() ? asked.id() : asked.id() + "~" + part, asked, technique, list, false)));
     }
 
-    private void barForReactions(Technique technique, LookEntry asked) {
-        for (Reaction reaction : Reactions.barring(technique, brief.performer().reactsTo(), trade)) {
+    private boolean allowed(Technique.Count count, int number, Technique technique, LookEntry asked) {
+        if (number == 0 || number >= count.least() && number <= count.most()) {
+            return true;
+        }
+        problems.add(Problem.stop(
+                technique.name() + " takes " + count.least() + " to " + count.most() + " " + count.word() + ", not "
+                        + number + ".",
+                "Choose a number in that range.",
+                asked.zones(),
+                List.of(asked.id())));
+        return false;
+    }
+
+    /**
+     * Head, face and neck are one piece of work, every other region is its own, so that hands can wait for the costume and two
+     * artists can share a body; the first piece has no name.
+     */
+    private Map<String, List<String>> parts(Technique technique, List<String> zones) {
+        if (!technique.covers().isEmpty()
+                || technique.steps().stream().anyMatch(s -> !s.zones().isEmpty())) {
+            return Map.of("", zones);
+        }
+        Map<String, List<String>> parts = new LinkedHashMap<>();
+        for (String zone : zones) {
+            String region = body.zone(zone).region();
+            parts.computeIfAbsent(ONE_PIECE.contains(region) ? "face" : region, k -> new ArrayList<>())
+                    .add(zone);
+        }
+        Map<String, List<String>> named = new LinkedHashMap<>();
+        parts.forEach((part, list) -> named.put(named.isEmpty() ? "" : part, list));
+        return named;
+    }
+
+    private void barForReactions(Technique technique, LookEntry asked, List<String> zones) {
+        for (Reaction reaction :
+                Reactions.barring(technique, zones, brief.performer().reactsTo(), trade)) {
             problems.add(Problem.stop(
                     brief.performer().name() + " reacts to " + reaction.name() + ": " + technique.name()
                             + " is barred.",
@@ -133,7 +205,7 @@ final class Composition {
         }
     }
 
-    /** Two techniques of one slot cannot both lie on a zone. */
+    /** Two techniques of one kind, or two schools of one thing, cannot both lie on a zone. */
     private void oneOfASlot() {
         for (int i = 0; i < entries.size(); i++) {
             for (int j = i + 1; j < entries.size(); j++) {
@@ -141,7 +213,7 @@ final class Composition {
                 Entry b = entries.get(j);
                 List<String> both =
                         a.zones().stream().filter(b.zones()::contains).toList();
-                if (a.technique().slot().equals(b.technique().slot()) && !both.isEmpty()) {
+                if (!both.isEmpty() && excludes(a, b)) {
                     String what = a.technique().id().equals(b.technique().id())
                             ? body.say(both) + " has \"" + a.technique().name() + "\" twice."
                             : body.say(both) + " has both \"" + a.technique().name() + "\" and \""
@@ -150,6 +222,17 @@ final class Composition {
                 }
             }
         }
+    }
+
+    private boolean excludes(Entry a, Entry b) {
+        if (a.technique().between() || b.technique().between() || a.isOver(b) || b.isOver(a)) {
+            return false;
+        }
+        boolean many = trade.strata().level(a.technique().slot()).many()
+                && trade.strata().level(b.technique().slot()).many();
+        return a.technique().slot().equals(b.technique().slot())
+                        && !(many && !a.technique().equals(b.technique()))
+                || a.technique().family().equals(b.technique().family()) && !many;
     }
 
     private static String capital(String text) {
@@ -167,7 +250,7 @@ final class Composition {
         for (Technique technique : trade.techniques()) {
             boolean costume = technique.slot().equals("costume") && brief.costumeMinutes() > 0;
             if (costume || technique.slot().equals("check")) {
-                entries.add(Entry.of("auto-" + technique.id(), technique, all, 1, true));
+                entries.add(Entry.implied("auto-" + technique.id(), technique, all));
             }
         }
     }
@@ -204,7 +287,8 @@ final class Composition {
                 .toList();
         if (implied.isEmpty()) {
             missing.add(Problem.stop(
-                    "%s on %s needs %s first.".formatted(entry.technique().name(), body.say(lacking), saying(need)),
+                    "%s on %s needs %s first."
+                            .formatted(entry.technique().name(), body.say(lacking), saying(need, lacking)),
                     "Add it there, or take " + entry.technique().name().toLowerCase(java.util.Locale.ROOT)
                             + " off those zones.",
                     lacking,
@@ -218,13 +302,17 @@ final class Composition {
                         .add(z));
     }
 
-    private String saying(Need need) {
+    private String saying(Need need, List<String> zones) {
         List<String> names = trade.techniques().stream()
-                .filter(t -> need.givenBy().stream().anyMatch(s -> t.gives().contains(s)))
+                .filter(t -> need.givenBy().stream().anyMatch(s -> t.gives().contains(s))
+                        && zones.stream().anyMatch(t.zones()::contains))
                 .map(t -> t.family().toLowerCase(java.util.Locale.ROOT))
                 .distinct()
                 .toList();
-        return names.isEmpty() ? need.state().replace('-', ' ') : String.join(" or ", names);
+        if (names.isEmpty()) {
+            return need.state().replace('-', ' ');
+        }
+        return names.size() > 2 ? names.get(0) + ", " + names.get(1) + " or the like" : String.join(" or ", names);
     }
 
     private void insertByRegion(Technique technique, Set<String> zones) {
@@ -238,9 +326,41 @@ final class Composition {
                 entries.remove(old);
                 list.addAll(old.zones());
             });
-            entries.add(
-                    Entry.of(id, technique, body.sorted(list), technique.coats().usual(), true));
+            entries.add(Entry.implied(id, technique, body.sorted(list)));
         });
+    }
+
+    /** What was put between two layers has no place once the lower one is gone. */
+    private void dropLoose() {
+        List<Entry> loose = entries.stream()
+                .filter(e ->
+                        e.technique().between() && entries.stream().noneMatch(o -> e.isOver(o) && sharesZone(e, o)))
+                .toList();
+        entries.removeAll(loose);
+        loose.stream()
+                .map(Entry::asked)
+                .distinct()
+                .forEach(asked -> notes.add(Problem.note(
+                        "\"" + trade.technique(asked.techniqueId()).name() + "\" on " + body.say(asked.zones())
+                                + " is left out: what it lay on is gone.",
+                        "Take it off the look.",
+                        asked.zones())));
+    }
+
+    private static boolean sharesZone(Entry a, Entry b) {
+        return a.zones().stream().anyMatch(b.reach()::contains);
+    }
+
+    /** Thickness of the thickest worn form below a kind of work on these zones, mm; 0 on skin. */
+    double wornBelow(Technique technique, Collection<String> zones) {
+        int height = trade.strata().level(technique.slot()).height();
+        return entries.stream()
+                .filter(e -> trade.strata().level(e.technique().slot()).height() < height)
+                .filter(e -> e.technique().make().thicknessMm() > 0
+                        && e.zones().stream().anyMatch(zones::contains))
+                .mapToDouble(e -> e.technique().make().thicknessMm())
+                .max()
+                .orElse(0);
     }
 
     /** Zones of this entry on which the need counts. */

@@ -1,13 +1,14 @@
 package app.kemdro.core.plan;
 
 import app.kemdro.core.body.Body;
-import app.kemdro.core.climate.Evaporation;
+import app.kemdro.core.climate.Blow;
+import app.kemdro.core.climate.Evaporation.Ground;
 import app.kemdro.core.climate.HumidAir;
 import app.kemdro.core.cure.Drying;
 import app.kemdro.core.cure.DryingTimes;
 import app.kemdro.core.look.Brief;
-import app.kemdro.core.material.Film;
 import app.kemdro.core.material.Material;
+import app.kemdro.core.material.Setting;
 import app.kemdro.core.method.StepTemplate;
 import app.kemdro.core.method.StepTemplate.Coats;
 import app.kemdro.core.method.Trade;
@@ -31,6 +32,7 @@ final class Expansion {
     private static final double MIRROR = 1.3;
 
     private static final double BLIND = 1.7;
+    private static final double WITHOUT_HELP = 2.2;
 
     /** Each coat of an edge is laid thinner than the one before (common practice; the factor is a judgement). */
     private static final double THINNER = 0.8;
@@ -44,8 +46,10 @@ final class Expansion {
     private final Body body;
     private final Brief brief;
     private final HumidAir air;
-    private final Map<Film, DryingTimes> still = new HashMap<>();
-    private final Map<Film, DryingTimes> cool = new HashMap<>();
+    private final Composition composition;
+    private final Map<Laying, DryingTimes> known = new HashMap<>();
+
+    private record Laying(Setting setting, Ground ground, Blow blow) {}
 
     /** A step, its task, and the place of its template in the technique. */
     record Expanded(
@@ -55,7 +59,8 @@ final class Expansion {
             int loop,
             @Nullable String eachZone) {}
 
-    Expansion(Trade trade, Brief brief) {
+    Expansion(Trade trade, Brief brief, Composition composition) {
+        this.composition = composition;
         this.trade = trade;
         this.body = trade.body();
         this.brief = brief;
@@ -90,7 +95,7 @@ final class Expansion {
 
     private void place(Entry entry, StepTemplate template, int coat, List<Expanded> into) {
         List<String> zones = template.zones().isEmpty() ? entry.zones() : body.sorted(template.zones());
-        if (template.each()) {
+        if (template.each() || template.eachOwn() && zones.size() > 1) {
             zones.forEach(z -> into.add(expanded(entry, template, coat, List.of(z), z)));
         } else {
             into.add(expanded(entry, template, coat, zones, null));
@@ -100,14 +105,15 @@ final class Expansion {
     private Expanded expanded(Entry entry, StepTemplate template, int coat, List<String> zones, @Nullable String each) {
         String id = entry.id() + "/" + template.id() + (coat > 0 ? "#" + coat : "") + (each == null ? "" : "@" + each);
         Optional<Material> material = Optional.ofNullable(template.material()).map(trade.materials()::family);
-        Optional<Film> film = material.map(Material::film)
-                .map(f -> f.coatTimes(template.coatWeight()
-                        * (template.thinnerEachCoat() ? Math.pow(THINNER, Math.max(0, coat - 1)) : 1)));
-        Optional<DryingTimes> drying = film.map(
-                f -> still.computeIfAbsent(f, k -> Drying.of(k, air, Evaporation.Ground.SKIN, Evaporation.STILL_AIR)));
+        double thickness = template.coatWeight()
+                * entry.strength().coat()
+                * (template.thinnerEachCoat() ? Math.pow(THINNER, Math.max(0, coat - 1)) : 1);
+        Optional<Setting> laid = material.map(Material::setting).map(s -> s.times(thickness));
+        double worn = laid.isPresent() ? composition.wornBelow(entry.technique(), zones) : 0;
+        Ground ground = worn > 0 ? Ground.worn(worn) : Ground.SKIN;
+        Optional<DryingTimes> drying = laid.map(s -> drying(s, ground, Blow.STILL));
         Optional<DryingTimes> dryingCool = template.dryer() && brief.room().dryers() > 0
-                ? film.map(f -> cool.computeIfAbsent(
-                        f, k -> Drying.of(k, air, Evaporation.Ground.SKIN, Evaporation.COOL_DRYER)))
+                ? laid.map(s -> drying(s, ground, Blow.COOL))
                 : Optional.empty();
         boolean away = entry.technique().performerOnly();
         Set<String> rows = new LinkedHashSet<>();
@@ -116,7 +122,7 @@ final class Expansion {
                 || entry.technique().slot().equals("check");
         PlannedStep step = new PlannedStep(
                 id,
-                entry.id(),
+                entry.origin(),
                 entry.implied(),
                 entry.technique(),
                 template,
@@ -125,6 +131,9 @@ final class Expansion {
                 List.copyOf(rows),
                 everything ? "" : body.say(zones),
                 material,
+                Optional.ofNullable(template.sets()).map(trade.materials()::family),
+                template.setsOn().isEmpty() ? zones : body.sorted(template.setsOn()),
+                thickness,
                 drying,
                 dryingCool);
         Set<String> holds = new TreeSet<>(template.holds());
@@ -134,32 +143,56 @@ final class Expansion {
         holds.removeAll(everything ? Set.of() : Set.copyOf(zones));
         Task task = new Task(
                 id,
-                away ? brief.costumeMinutes() * 60 : work(template, zones),
-                everything ? Set.of() : Set.copyOf(zones),
-                holds,
+                away ? brief.costumeMinutes() * 60 : work(entry, template, zones),
+                everything || template.aside() ? Set.of() : Set.copyOf(zones),
+                template.aside() ? Set.of() : holds,
                 switch (template.skill()) {
                     case LEAD -> Task.Needs.LEAD;
                     case ANY -> Task.Needs.ANYONE;
                     case NONE -> Task.Needs.NOBODY;
                 },
-                modes(drying, dryingCool, material));
+                modes(template, drying, dryingCool, material));
         return new Expanded(entry, step, task, coat, each);
     }
 
-    private int work(StepTemplate template, List<String> zones) {
-        double area = body.areaCm2(zones) * brief.performer().areaScale();
-        double minutes = template.minutes() + template.minutesPer100Cm2() * area / 100;
+    private DryingTimes drying(Setting setting, Ground ground, Blow blow) {
+        return known.computeIfAbsent(
+                new Laying(setting, ground, blow), k -> Drying.of(k.setting(), air, k.ground(), k.blow()));
+    }
+
+    private int work(Entry entry, StepTemplate template, List<String> zones) {
+        double area = Areas.of(zones, brief.performer(), body) * entry.asked().coverage() / 100;
+        double minutes = template.minutes()
+                + (template.minutesPer100Cm2() * area / 100 + template.minutesPerItem() * things(entry, zones))
+                        * entry.strength().time();
         if (brief.selfApplied()) {
-            boolean blind = zones.stream().anyMatch(z -> body.zone(z).blindInMirror());
-            minutes *= blind ? BLIND : MIRROR;
+            minutes *= inTheMirror(template, zones);
         }
         return Math.max(GRID, (int) Math.round(minutes * 60 / GRID) * GRID);
     }
 
+    /** How many of the counted things lie on these zones. */
+    private double things(Entry entry, List<String> zones) {
+        double all = Areas.of(entry.zones(), brief.performer(), body);
+        return Areas.items(entry.asked(), entry.technique(), all) * Areas.of(zones, brief.performer(), body) / all;
+    }
+
+    private double inTheMirror(StepTemplate template, List<String> zones) {
+        return switch (template.alone()) {
+            case HELP -> WITHOUT_HELP;
+            case BLIND -> BLIND;
+            case SLOWER -> zones.stream().anyMatch(z -> body.zone(z).blindInMirror()) ? BLIND : MIRROR;
+        };
+    }
+
     private static List<Mode> modes(
-            Optional<DryingTimes> drying, Optional<DryingTimes> cool, Optional<Material> material) {
+            StepTemplate template,
+            Optional<DryingTimes> drying,
+            Optional<DryingTimes> cool,
+            Optional<Material> material) {
         if (drying.isEmpty()) {
-            return List.of(Mode.NOTHING);
+            int waits = (int) Math.round(template.waitsMinutes() * 60);
+            return List.of(waits == 0 ? Mode.NOTHING : new Mode(0, waits, Mode.NEVER, waits));
         }
         List<Mode> modes = new ArrayList<>();
         DryingTimes times = drying.get();

@@ -1,8 +1,11 @@
 package app.kemdro.core.plan;
 
+import app.kemdro.core.layer.LayerRules;
+import app.kemdro.core.layer.Stack;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Hands;
 import app.kemdro.core.look.Look;
+import app.kemdro.core.method.StepTemplate;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Expansion.Expanded;
 import app.kemdro.core.schedule.BreakRule;
@@ -18,6 +21,8 @@ import java.time.Duration;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
@@ -28,12 +33,29 @@ public final class LookPlanner {
     private static final int A_DAY = 24 * 3600;
 
     private final Trade trade;
+    private final LayerRules rules;
     private final Planner planner;
 
     /** Plans with this trade; the planner says how hard it looks for better orders. */
     public LookPlanner(Trade trade, Planner planner) {
+        this(trade, LayerRules.standard(trade), planner);
+    }
+
+    /** Plans with this trade and these rules of what holds on what. */
+    public LookPlanner(Trade trade, LayerRules rules, Planner planner) {
         this.trade = trade;
+        this.rules = rules;
         this.planner = planner;
+    }
+
+    /**
+     * What lies on every zone of a look, without planning it.
+     *
+     * @return empty where the look cannot be planned as it is
+     */
+    public Map<String, Stack> stacks(Look look, Brief brief) {
+        Draft draft = draft(look, brief);
+        return draft.problems().isEmpty() ? draft.stacks() : Map.of();
     }
 
     /** Plans a look, or says what stands in the way. An empty look is refused with the advice to begin. */
@@ -69,7 +91,12 @@ public final class LookPlanner {
 
     /** A look turned into steps, before any of them has a time. */
     private record Draft(
-            Brief brief, Composition composition, List<Expanded> steps, List<Lag> lags, List<Problem> problems) {}
+            Brief brief,
+            Composition composition,
+            List<Expanded> steps,
+            List<Lag> lags,
+            Map<String, Stack> stacks,
+            List<Problem> problems) {}
 
     private Draft draft(Look look, Brief brief) {
         List<Problem> problems = new ArrayList<>(BriefCheck.problems(brief));
@@ -81,11 +108,12 @@ public final class LookPlanner {
         problems.addAll(composition.problems());
         List<Expanded> steps = problems.isEmpty() ? expand(composition, brief, problems) : List.of();
         List<Lag> lags = problems.isEmpty() ? new Precedence(trade, composition, steps).lags() : List.of();
-        return new Draft(brief, composition, steps, lags, problems);
+        Map<String, Stack> stacks = problems.isEmpty() ? Layering.of(steps, lags, brief, trade, rules) : Map.of();
+        return new Draft(brief, composition, steps, lags, stacks, problems);
     }
 
     private List<Expanded> expand(Composition composition, Brief brief, List<Problem> problems) {
-        Expansion expansion = new Expansion(trade, brief);
+        Expansion expansion = new Expansion(trade, brief, composition);
         List<Expanded> steps = new ArrayList<>();
         for (Composition.Entry entry : composition.entries()) {
             try {
@@ -99,7 +127,7 @@ public final class LookPlanner {
                                         brief.room().humidityPercent()),
                         "Dry the air, warm the room or bring a dryer.",
                         entry.zones(),
-                        List.of(entry.id())));
+                        List.of(entry.origin())));
             }
         }
         return steps;
@@ -182,7 +210,8 @@ public final class LookPlanner {
                 schedule,
                 chairIn,
                 draft.brief(),
-                notes(draft.composition(), draft.brief()));
+                notes(draft.composition(), draft.brief()),
+                draft.stacks());
     }
 
     private static Problem ringProblem(List<String> ring, List<PlannedStep> steps) {
@@ -217,8 +246,9 @@ public final class LookPlanner {
     }
 
     private List<Problem> notes(Composition composition, Brief brief) {
-        List<Problem> notes = new ArrayList<>();
+        List<Problem> notes = new ArrayList<>(composition.notes());
         if (brief.selfApplied()) {
+            notes.addAll(needingHelp(composition));
             List<String> blind = composition.entries().stream()
                     .flatMap(e -> e.reach().stream())
                     .filter(z -> trade.body().zone(z).blindInMirror())
@@ -231,6 +261,23 @@ public final class LookPlanner {
                         "Plan a clip, a second mirror, or help.",
                         blind));
             }
+        }
+        return notes;
+    }
+
+    /** Steps that nobody does well on their own face. */
+    private static List<Problem> needingHelp(Composition composition) {
+        List<Problem> notes = new ArrayList<>();
+        for (Composition.Entry entry : composition.entries()) {
+            entry.technique().steps().stream()
+                    .filter(s -> s.alone() == StepTemplate.Alone.HELP)
+                    .findFirst()
+                    .ifPresent(s -> notes.add(Problem.note(
+                            "\"%s\" is hardly done alone: %s."
+                                    .formatted(
+                                            entry.technique().name(), s.name().toLowerCase(Locale.ROOT)),
+                            "Plan a helper for it, or choose another school.",
+                            entry.zones())));
         }
         return notes;
     }

@@ -1,16 +1,20 @@
 package app.kemdro.core.plan;
 
+import app.kemdro.core.layer.Stack;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.schedule.Schedule;
 import app.kemdro.core.schedule.TaskNetwork;
 import java.time.LocalDateTime;
+import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 
 /**
  * A look with its order of work.
  *
  * @param chairIn second 0 of the schedule
  * @param notes what is worth knowing but stops nothing
+ * @param stacks what lies on every zone in the end, and whether it holds
  */
 public record Plan(
         List<PlannedStep> steps,
@@ -18,10 +22,12 @@ public record Plan(
         Schedule schedule,
         LocalDateTime chairIn,
         Brief brief,
-        List<Problem> notes) {
+        List<Problem> notes,
+        Map<String, Stack> stacks) {
     public Plan {
         steps = List.copyOf(steps);
         notes = List.copyOf(notes);
+        stacks = Collections.unmodifiableMap(stacks);
     }
 
     /** The step of this id. */
@@ -53,6 +59,6 @@ public record Plan(
 
     /** The same plan with another schedule, as when the rest is planned again in the middle of things. */
     public Plan with(Schedule next) {
-        return new Plan(steps, network, next, chairIn, brief, notes);
+        return new Plan(steps, network, next, chairIn, brief, notes, stacks);
     }
 }

@@ -16,6 +16,9 @@ import java.util.Optional;
  * @param zones zones it works on, from the crown down
  * @param rows rows of the running order it shows in
  * @param where its zones in words
+ * @param form what it places, if anything
+ * @param formZones where that lies
+ * @param thickness multiple of the material's normal coat
  * @param drying when its film changes in this room in still air
  * @param dryingCool the same under the dryer on cool, where a dryer may be used
  */
@@ -30,6 +33,9 @@ public record PlannedStep(
         List<String> rows,
         String where,
         Optional<Material> material,
+        Optional<Material> form,
+        List<String> formZones,
+        double thickness,
         Optional<DryingTimes> drying,
         Optional<DryingTimes> dryingCool) {
 

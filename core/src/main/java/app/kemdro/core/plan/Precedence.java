@@ -1,6 +1,7 @@
 package app.kemdro.core.plan;
 
 import app.kemdro.core.body.Body;
+import app.kemdro.core.body.Zone;
 import app.kemdro.core.method.Need;
 import app.kemdro.core.method.Rule;
 import app.kemdro.core.method.StepTemplate;
@@ -9,9 +10,15 @@ import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Composition.Entry;
 import app.kemdro.core.plan.Expansion.Expanded;
 import app.kemdro.core.schedule.Lag;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -19,12 +26,15 @@ import org.jspecify.annotations.Nullable;
 
 /** What must come before what: within a technique, because of states, and by the rules of the trade. */
 final class Precedence {
+    private static final List<String> SIDES = List.of("-left", "-right");
+
     private final Trade trade;
     private final Body body;
     private final Composition composition;
     private final Map<String, List<Expanded>> byEntry;
     private final Map<String, Set<String>> regions;
     private final Map<String, Lag> lags = new LinkedHashMap<>();
+    private final Map<String, List<String>> after = new HashMap<>();
 
     Precedence(Trade trade, Composition composition, List<Expanded> steps) {
         this.trade = trade;
@@ -38,7 +48,12 @@ final class Precedence {
                         e -> e.zones().stream().map(z -> body.zone(z).region()).collect(Collectors.toSet())));
         byEntry.values().forEach(this::within);
         composition.entries().forEach(this::states);
+        List<Entry> laid = composition.entries().stream()
+                .filter(e -> !trade.strata().level(e.technique().slot()).block())
+                .toList();
+        laid.forEach(e -> over(e, laid));
         trade.rules().forEach(this::rule);
+        strata(laid);
     }
 
     List<Lag> lags() {
@@ -46,7 +61,26 @@ final class Precedence {
     }
 
     private void add(String from, String to, Lag.Kind kind, @Nullable Integer within, String because) {
-        lags.putIfAbsent(key(from, to), new Lag(from, to, kind, within, because));
+        if (lags.putIfAbsent(key(from, to), new Lag(from, to, kind, within, because)) == null) {
+            after.computeIfAbsent(from, k -> new ArrayList<>()).add(to);
+        }
+    }
+
+    /** Whether one step comes before another by what is known so far. */
+    private boolean leads(String from, String to) {
+        Set<String> seen = new HashSet<>(Set.of(from));
+        Deque<String> open = new ArrayDeque<>(seen);
+        while (!open.isEmpty()) {
+            for (String next : after.getOrDefault(open.pop(), List.of())) {
+                if (next.equals(to)) {
+                    return true;
+                }
+                if (seen.add(next)) {
+                    open.push(next);
+                }
+            }
+        }
+        return false;
     }
 
     /** Steps of one technique follow one another, each in the way its template says. */
@@ -66,7 +100,8 @@ final class Precedence {
     }
 
     private static Lag.Kind kind(Begins begins, Expanded before) {
-        boolean film = before.step().drying().isPresent();
+        boolean film =
+                before.step().drying().isPresent() || before.step().template().waitsMinutes() > 0;
         return switch (begins) {
             case DONE -> Lag.Kind.END;
             case CLEAR -> film ? Lag.Kind.SETTLED : Lag.Kind.END;
@@ -108,11 +143,16 @@ final class Precedence {
                         .ifPresent(last -> result.addAll(alike(earlier, last)));
             }
         }
-        if (step.eachZone() != null
-                && result.stream().anyMatch(r -> step.eachZone().equals(r.eachZone()))) {
-            result.removeIf(r -> !step.eachZone().equals(r.eachZone()));
+        if (step.eachZone() != null && result.stream().anyMatch(r -> belong(step.eachZone(), r.eachZone()))) {
+            result.removeIf(r -> !belong(step.eachZone(), r.eachZone()));
         }
         return result;
+    }
+
+    /** Whether they are one zone, or two on the same side of the body, as an ear and what lies behind it. */
+    private static boolean belong(String zone, @Nullable String other) {
+        return zone.equals(other)
+                || other != null && SIDES.stream().anyMatch(s -> zone.endsWith(s) && other.endsWith(s));
     }
 
     private static boolean sameTemplate(Expanded a, Expanded b) {
@@ -132,6 +172,9 @@ final class Precedence {
                 for (Entry giver : composition.givers(entry, need, zone)) {
                     List<Expanded> giving = onZone(giver, zone);
                     Expanded last = giving.get(giving.size() - 1);
+                    if (laysOverAnyway(entry, giver)) {
+                        continue;
+                    }
                     add(
                             last.step().id(),
                             needing.step().id(),
@@ -160,9 +203,99 @@ final class Precedence {
     /** Steps of an entry on a zone, in working order; all of them if none works there. */
     private List<Expanded> onZone(Entry entry, String zone) {
         List<Expanded> all = byEntry.getOrDefault(entry.id(), List.of());
-        List<Expanded> on =
-                all.stream().filter(e -> e.step().zones().contains(zone)).toList();
+        List<Expanded> on = all.stream()
+                .filter(e -> e.step().zones().contains(zone) || e.task().holds().contains(zone))
+                .toList();
         return on.isEmpty() ? all : on;
+    }
+
+    /** What was asked to lie over another goes there whatever a need says, as when two layers are turned. */
+    private static boolean laysOverAnyway(Entry needing, Entry giver) {
+        return giver.isOver(needing);
+    }
+
+    /** Steps of an entry that leave something on a zone or work on it, in working order. */
+    private List<Expanded> working(Entry entry, String zone) {
+        return byEntry.getOrDefault(entry.id(), List.of()).stream()
+                .filter(e ->
+                        e.step().zones().contains(zone) || e.step().formZones().contains(zone))
+                .toList();
+    }
+
+    /** What lies directly over another comes after it, and before all that lies above. */
+    private void over(Entry entry, List<Entry> laid) {
+        for (Entry lower : laid) {
+            if (!entry.isOver(lower) || lower == entry) {
+                continue;
+            }
+            for (String zone : entry.reach()) {
+                List<Expanded> mine = working(entry, zone);
+                List<Expanded> below = working(lower, zone);
+                if (mine.isEmpty() || below.isEmpty()) {
+                    continue;
+                }
+                settled(
+                        below.get(below.size() - 1),
+                        mine.get(0),
+                        "it lies over " + lower.technique().name().toLowerCase(Locale.ROOT));
+                if (entry.technique().between()) {
+                    laid.stream()
+                            .filter(e -> e != entry
+                                    && height(e) > height(lower)
+                                    && !e.technique().between())
+                            .forEach(e -> working(e, zone).stream().findFirst().ifPresent(s -> {
+                                if (!leads(s.step().id(), mine.get(0).step().id())) {
+                                    settled(
+                                            mine.get(mine.size() - 1),
+                                            s,
+                                            entry.technique().because());
+                                }
+                            }));
+                }
+            }
+        }
+    }
+
+    private int height(Entry entry) {
+        return trade.strata().level(entry.technique().slot()).height();
+    }
+
+    private void settled(Expanded from, Expanded to, String because) {
+        add(from.step().id(), to.step().id(), Lag.Kind.SETTLED, null, because);
+    }
+
+    /** What is left open on a zone is decided by the kinds of work, from the body outwards; alike kinds as they were asked for. */
+    private void strata(List<Entry> laid) {
+        List<Entry> outwards = laid.stream()
+                .filter(e -> !e.technique().between())
+                .sorted(Comparator.comparingInt(this::height))
+                .toList();
+        for (Zone zone : body.zones()) {
+            List<List<Expanded>> on = outwards.stream()
+                    .map(e -> working(e, zone.id()))
+                    .filter(list -> !list.isEmpty())
+                    .toList();
+            for (int above = 1; above < on.size(); above++) {
+                for (int below = above - 1; below >= 0; below--) {
+                    stack(on.get(below), on.get(above));
+                }
+            }
+        }
+    }
+
+    private void stack(List<Expanded> below, List<Expanded> above) {
+        Expanded last = below.get(below.size() - 1);
+        Expanded first = above.get(0);
+        String from = last.step().id();
+        String to = first.step().id();
+        if (!leads(from, to) && !leads(to, from)) {
+            String because =
+                    trade.strata().level(last.entry().technique().slot()).because();
+            settled(
+                    last,
+                    first,
+                    because.substring(0, 1).toLowerCase(Locale.ROOT) + because.substring(1, because.length() - 1));
+        }
     }
 
     private void rule(Rule rule) {
@@ -175,10 +308,7 @@ final class Precedence {
         for (Entry before : first) {
             for (Entry after : second) {
                 if (!after.technique().slot().equals(before.technique().slot())) {
-                    ends(before)
-                            .forEach(e -> starts(after)
-                                    .forEach(s ->
-                                            add(e.step().id(), s.step().id(), Lag.Kind.SETTLED, null, rule.because())));
+                    ends(before).forEach(e -> starts(after).forEach(s -> settled(e, s, rule.because())));
                 }
             }
         }

@@ -1,22 +1,38 @@
 package app.kemdro.core.plan;
 
+import app.kemdro.core.body.Place;
 import app.kemdro.core.material.Materials.Reaction;
+import app.kemdro.core.method.StepTemplate;
 import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Trade;
+import java.util.Collection;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** What a performer's reactions bar. */
 public final class Reactions {
     private Reactions() {}
 
-    /** Reactions of this performer that bar this technique, because one of its materials contains the cause. */
-    public static List<Reaction> barring(Technique technique, Set<String> reactsTo, Trade trade) {
-        return technique.materials().stream()
-                .flatMap(m -> trade.materials().family(m).contains().stream())
-                .filter(reactsTo::contains)
-                .distinct()
-                .map(trade.materials()::reaction)
-                .toList();
+    /** Reactions of this performer that bar this technique on these zones, because one of its materials contains the cause. */
+    public static List<Reaction> barring(
+            Technique technique, Collection<String> zones, Set<String> reactsTo, Trade trade) {
+        Set<Reaction> barring = new LinkedHashSet<>();
+        for (StepTemplate step : technique.steps()) {
+            Collection<String> on = step.zones().isEmpty() ? zones : step.zones();
+            Set<Place> places =
+                    on.stream().map(z -> trade.body().zone(z).place()).collect(Collectors.toSet());
+            Stream.of(step.material(), step.sets())
+                    .filter(Objects::nonNull)
+                    .flatMap(m -> trade.materials().family(m).contains().stream())
+                    .filter(reactsTo::contains)
+                    .map(trade.materials()::reaction)
+                    .filter(r -> r.bars(places))
+                    .forEach(barring::add);
+        }
+        return List.copyOf(barring);
     }
 }

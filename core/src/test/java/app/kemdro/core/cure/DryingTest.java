@@ -3,11 +3,12 @@ package app.kemdro.core.cure;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import app.kemdro.core.climate.Evaporation;
+import app.kemdro.core.climate.Blow;
 import app.kemdro.core.climate.Evaporation.Ground;
 import app.kemdro.core.climate.HumidAir;
 import app.kemdro.core.material.Film;
 import app.kemdro.core.material.Materials;
+import app.kemdro.core.material.Setting;
 import java.util.Objects;
 import org.junit.jupiter.api.Test;
 
@@ -36,8 +37,8 @@ class DryingTest {
     /** Common practice: a few minutes, faster with cool air. */
     @Test
     void adhesiveClearsInAFewMinutesAndSoonerUnderCoolAir() {
-        double still = clear("acrylic-adhesive", 1, ROOM, Evaporation.STILL_AIR);
-        double cool = clear("acrylic-adhesive", 1, ROOM, Evaporation.COOL_DRYER);
+        double still = clear("acrylic-adhesive", 1, ROOM, Blow.STILL);
+        double cool = clear("acrylic-adhesive", 1, ROOM, Blow.COOL);
         assertThat(still).isBetween(3.0, 8.0);
         assertThat(cool).isLessThan(still * 0.65);
     }
@@ -45,60 +46,55 @@ class DryingTest {
     /** [F21] common practice: a thin edge coat in a couple of minutes, a build ten times as heavy ten times as long. */
     @Test
     void aThinLatexEdgeCoatTakesACoupleOfMinutesAndAHeavyBuildTenTimesAsLong() {
-        double thin = clear("liquid-latex", 1, ROOM, Evaporation.STILL_AIR);
+        double thin = clear("liquid-latex", 1, ROOM, Blow.STILL);
         assertThat(thin).isBetween(1.5, 3.5);
-        assertThat(clear("liquid-latex", 10, ROOM, Evaporation.STILL_AIR) / thin)
-                .isCloseTo(10, within(0.5));
+        assertThat(clear("liquid-latex", 10, ROOM, Blow.STILL) / thin).isCloseTo(10, within(0.5));
     }
 
     @Test
     void aHotHumidRoomSlowsWaterBorneFilmsButHardlySolventOnes() {
         for (String family : new String[] {"acrylic-adhesive", "liquid-latex", "glue-stick", "water-paint"}) {
-            double factor = clear(family, 1, HOT_AND_HUMID, Evaporation.STILL_AIR)
-                    / clear(family, 1, ROOM, Evaporation.STILL_AIR);
+            double factor = clear(family, 1, HOT_AND_HUMID, Blow.STILL) / clear(family, 1, ROOM, Blow.STILL);
             assertThat(factor).as(family).isBetween(1.4, 3.0);
         }
-        double gum = clear("spirit-gum", 1, HOT_AND_HUMID, Evaporation.STILL_AIR)
-                / clear("spirit-gum", 1, ROOM, Evaporation.STILL_AIR);
+        double gum = clear("spirit-gum", 1, HOT_AND_HUMID, Blow.STILL) / clear("spirit-gum", 1, ROOM, Blow.STILL);
         assertThat(gum).isBetween(0.7, 1.1);
     }
 
     @Test
     void spiritGumGrabsBeforeItCloses() {
-        DryingTimes times = times("spirit-gum", 1, ROOM, Evaporation.STILL_AIR);
+        DryingTimes times = times("spirit-gum", 1, ROOM, Blow.STILL);
         assertThat(times.tacky().getAsDouble()).isLessThan(times.closes().getAsDouble());
         assertThat(times.closes().getAsDouble()).isLessThan(times.clear().getAsDouble());
     }
 
     @Test
     void acrylicAdhesiveNeverClosesByItself() {
-        assertThat(times("acrylic-adhesive", 1, ROOM, Evaporation.STILL_AIR).closes())
-                .isEmpty();
+        assertThat(times("acrylic-adhesive", 1, ROOM, Blow.STILL).closes()).isEmpty();
     }
 
     @Test
     void latexNeverHasATackyWindow() {
-        assertThat(times("liquid-latex", 1, ROOM, Evaporation.STILL_AIR).tacky())
-                .isEmpty();
+        assertThat(times("liquid-latex", 1, ROOM, Blow.STILL).tacky()).isEmpty();
     }
 
     @Test
     void aMoistureTheRoomGivesBackIsNeverReached() {
         Film sponge = new Film(Film.Carrier.WATER, 40, 0.4, 0.5, null, null, 0.1, 0.3);
-        assertThat(Drying.of(sponge, new HumidAir(22, 0.9), Ground.SKIN, Evaporation.STILL_AIR)
+        assertThat(Drying.of(sponge, new HumidAir(22, 0.9), Ground.SKIN, Blow.STILL)
                         .clear())
                 .isEmpty();
-        assertThat(Drying.of(sponge, new HumidAir(22, 0.2), Ground.SKIN, Evaporation.STILL_AIR)
+        assertThat(Drying.of(sponge, new HumidAir(22, 0.2), Ground.SKIN, Blow.STILL)
                         .clear())
                 .isPresent();
     }
 
-    private static DryingTimes times(String family, double coats, HumidAir air, double airSpeed) {
-        Film film = Objects.requireNonNull(MATERIALS.family(family).film());
-        return Drying.of(film.coatTimes(coats), air, Ground.SKIN, airSpeed);
+    private static DryingTimes times(String family, double coats, HumidAir air, Blow blow) {
+        Setting setting = Objects.requireNonNull(MATERIALS.family(family).setting());
+        return Drying.of(setting.times(coats), air, Ground.SKIN, blow);
     }
 
-    private static double clear(String family, double coats, HumidAir air, double airSpeed) {
-        return times(family, coats, air, airSpeed).clear().orElseThrow() / 60;
+    private static double clear(String family, double coats, HumidAir air, Blow blow) {
+        return times(family, coats, air, blow).clear().orElseThrow() / 60;
     }
 }

@@ -8,6 +8,7 @@ import app.kemdro.core.datafile.BrokenFile;
 import app.kemdro.core.datafile.DataNode;
 import app.kemdro.core.material.Materials;
 import java.io.StringReader;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 
 class TradeTest {
@@ -20,10 +21,17 @@ class TradeTest {
     }
 
     @Test
-    void browsCanBeBlockedByTwoSchools() {
+    void browsCanBeBlockedByAllSchoolsOfTheTrade() {
         assertThat(TRADE.schoolsBeside(TRADE.technique("brow-powder-each")))
                 .extracting(Technique::id)
-                .containsExactly("brow-powder-last");
+                .containsExactly(
+                        "brow-powder-last",
+                        "brow-trowel",
+                        "brow-one-coat",
+                        "brow-two-tacky",
+                        "brow-adhesive",
+                        "brow-wax",
+                        "brow-tone-down");
     }
 
     @Test
@@ -107,16 +115,21 @@ class TradeTest {
                 """;
         DataNode families = DataNode.read("materials.yaml", new StringReader(text));
         DataNode reactions = DataNode.resource("/trade/allergens.yaml");
-        assertThatThrownBy(() -> Materials.read(families, reactions))
+        assertThatThrownBy(() -> Materials.read(List.of(families), reactions))
                 .isInstanceOf(BrokenFile.class)
                 .hasMessageContaining("line 4")
                 .hasMessageContaining("must fall");
     }
 
+    private static DataNode strata() {
+        return DataNode.read("strata.yaml", new StringReader("- { slot: odd, because: A test. }"));
+    }
+
     private static void assertBroken(String techniques, String... says) {
         DataNode rules = DataNode.read("rules.yaml", new StringReader("[]"));
         DataNode file = DataNode.read("techniques.yaml", new StringReader(techniques));
-        var thrown = assertThatThrownBy(() -> TradeReader.read(Body.standard(), Materials.standard(), file, rules))
+        var thrown = assertThatThrownBy(
+                        () -> TradeReader.read(Body.standard(), Materials.standard(), List.of(file), rules, strata()))
                 .isInstanceOf(BrokenFile.class);
         for (String part : says) {
             thrown.hasMessageContaining(part);

@@ -173,7 +173,7 @@ class LookPlannerTest {
         assertRefused(
                 look(entry("edge-latex", "cheek-left")),
                 brief(lead("Ines")),
-                "left cheek needs bald cap or foam latex piece",
+                "left cheek needs foam latex piece, silicone piece or the like first",
                 "Add it there");
     }
 

@@ -38,6 +38,7 @@ final class Seating {
                 brief.room(),
                 brief.costumeCovers(),
                 brief.costumeMinutes(),
-                brief.selfApplied());
+                brief.selfApplied(),
+                brief.purpose());
     }
 }

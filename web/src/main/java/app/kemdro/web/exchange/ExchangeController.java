@@ -68,7 +68,9 @@ class ExchangeController {
                         b.performer().heightCm(),
                         b.performer().weightKg(),
                         b.performer().headCm(),
-                        b.performer().reactsTo().stream().sorted().toList()),
+                        b.performer().reactsTo().stream().sorted().toList(),
+                        b.performer().brows(),
+                        b.performer().hair()),
                 b.call(),
                 b.chairIn().orElse(null),
                 new JobFile.Room(
@@ -81,8 +83,22 @@ class ExchangeController {
                 trade.body().sorted(b.costumeCovers()),
                 b.costumeMinutes(),
                 b.selfApplied(),
+                new JobFile.Purpose(
+                        b.purpose().seen(),
+                        b.purpose().lastsHours(),
+                        trade.body().sorted(b.purpose().mustVanish()),
+                        b.purpose().moneyShort(),
+                        b.purpose().benchDays()),
                 job.look().entries().stream()
-                        .map(e -> new JobFile.Entry(e.id(), e.techniqueId(), e.zones(), e.coats()))
+                        .map(e -> new JobFile.Entry(
+                                e.id(),
+                                e.techniqueId(),
+                                e.zones(),
+                                e.coats(),
+                                e.items(),
+                                e.strength(),
+                                e.coverage(),
+                                e.over()))
                         .toList(),
                 runs.of(job.id()).stream()
                         .map(r -> new JobFile.Happened(r.beganAt(), r.endedAt(), runs.eventsOf(r)))

@@ -1,13 +1,17 @@
 package app.kemdro.web.exchange;
 
+import app.kemdro.core.look.Brief.Brows;
+import app.kemdro.core.look.Brief.Hair;
+import app.kemdro.core.look.Brief.Seen;
 import app.kemdro.core.look.Brief.Skill;
+import app.kemdro.core.look.LookEntry.Strength;
 import app.kemdro.core.run.RunEvent;
 import java.time.LocalDateTime;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A job as a file: format "kemdro-job", version 1. Times are local, without a zone, as they are said in the room.
+ * A job as a file: format "kemdro-job", version 2; version 1 is read too, it only knows less. Times are local, without a zone, as they are said in the room.
  *
  * @param runs what happened, written on export and left aside on import
  */
@@ -25,17 +29,21 @@ record JobFile(
         @Nullable List<String> costumeCovers,
         @Nullable Integer costumeMinutes,
         @Nullable Boolean selfApplied,
+        @Nullable Purpose purpose,
         @Nullable List<Entry> look,
         @Nullable List<Happened> runs) {
     static final String FORMAT = "kemdro-job";
-    static final int VERSION = 1;
+    static final int VERSION = 2;
+    static final int OLDEST = 1;
 
     record Performer(
             @Nullable String name,
             @Nullable Integer heightCm,
             @Nullable Integer weightKg,
             @Nullable Double headCm,
-            @Nullable List<String> reactsTo) {}
+            @Nullable List<String> reactsTo,
+            @Nullable Brows brows,
+            @Nullable Hair hair) {}
 
     record Room(
             @Nullable Double temperatureC,
@@ -52,7 +60,18 @@ record JobFile(
             @Nullable String id,
             @Nullable String technique,
             @Nullable List<String> zones,
-            @Nullable Integer coats) {}
+            @Nullable Integer coats,
+            @Nullable Integer items,
+            @Nullable Strength strength,
+            @Nullable Integer coverage,
+            @Nullable String over) {}
+
+    record Purpose(
+            @Nullable Seen seen,
+            @Nullable Integer lastsHours,
+            @Nullable List<String> mustVanish,
+            @Nullable Boolean moneyShort,
+            @Nullable Integer benchDays) {}
 
     record Happened(LocalDateTime began, @Nullable LocalDateTime ended, List<RunEvent> events) {}
 }

@@ -12,7 +12,6 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -53,10 +52,10 @@ class JobReader {
         if (!JobFile.FORMAT.equals(file.format())) {
             throw new Unreadable("This is no Kemdro job: \"format\" must be \"" + JobFile.FORMAT + "\".");
         }
-        if (!Objects.equals(file.version(), JobFile.VERSION)) {
-            throw new Unreadable(
-                    "This Kemdro reads version " + JobFile.VERSION + " of the job format; the file says version "
-                            + file.version() + ". Export it again from the Kemdro that made it.");
+        if (file.version() == null || file.version() < JobFile.OLDEST || file.version() > JobFile.VERSION) {
+            throw new Unreadable("This Kemdro reads versions " + JobFile.OLDEST + " to " + JobFile.VERSION
+                    + " of the job format; the file says version "
+                    + file.version() + ". Export it again from the Kemdro that made it.");
         }
         Brief brief = brief(file);
         List<Problem> problems = BriefCheck.problems(brief);
@@ -116,7 +115,9 @@ class JobReader {
                         who.heightCm() == null ? 0 : who.heightCm(),
                         who.weightKg() == null ? 0 : who.weightKg(),
                         who.headCm() == null ? 0 : who.headCm(),
-                        reactions(who.reactsTo())),
+                        reactions(who.reactsTo()),
+                        who.brows() == null ? Brief.Brows.MEDIUM : who.brows(),
+                        who.hair() == null ? Brief.Hair.SHORT : who.hair()),
                 crew,
                 new Brief.Room(
                         needed("room.temperatureC", room.temperatureC()),
@@ -124,7 +125,21 @@ class JobReader {
                         room.dryers() == null ? 0 : room.dryers()),
                 zones("costumeCovers", file.costumeCovers() == null ? List.of() : file.costumeCovers()),
                 file.costumeMinutes() == null ? 0 : file.costumeMinutes(),
-                Boolean.TRUE.equals(file.selfApplied()));
+                Boolean.TRUE.equals(file.selfApplied()),
+                purpose(file.purpose()));
+    }
+
+    private Brief.Purpose purpose(JobFile.@Nullable Purpose given) {
+        Brief.Purpose usual = Brief.Purpose.USUAL;
+        if (given == null) {
+            return usual;
+        }
+        return new Brief.Purpose(
+                given.seen() == null ? usual.seen() : given.seen(),
+                given.lastsHours() == null ? usual.lastsHours() : given.lastsHours(),
+                zones("purpose.mustVanish", given.mustVanish() == null ? List.of() : given.mustVanish()),
+                Boolean.TRUE.equals(given.moneyShort()),
+                given.benchDays() == null ? usual.benchDays() : given.benchDays());
     }
 
     private Set<String> reactions(@Nullable List<String> ids) {
@@ -166,7 +181,15 @@ class JobReader {
             zones.stream().filter(z -> !known.zones().contains(z)).findFirst().ifPresent(z -> {
                 throw new Unreadable(at + ".zones: " + known.name() + " cannot be used on '" + z + "'.");
             });
-            look.add(new LookEntry(id, technique, List.copyOf(zones), e.coats() == null ? 0 : e.coats()));
+            look.add(new LookEntry(
+                    id,
+                    technique,
+                    List.copyOf(zones),
+                    e.coats() == null ? 0 : e.coats(),
+                    e.items() == null ? 0 : e.items(),
+                    e.strength(),
+                    e.coverage() == null ? 100 : e.coverage(),
+                    e.over() == null ? "" : optional(at + ".over", e.over(), 80)));
         }
         return new Look(look);
     }

@@ -1,15 +1,21 @@
 package app.kemdro.web.job;
 
 import app.kemdro.core.look.Brief;
+import app.kemdro.core.look.Brief.Brows;
+import app.kemdro.core.look.Brief.Hair;
 import app.kemdro.core.look.Brief.Hands;
 import app.kemdro.core.look.Brief.Performer;
+import app.kemdro.core.look.Brief.Purpose;
 import app.kemdro.core.look.Brief.Room;
+import app.kemdro.core.look.Brief.Seen;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
 import jakarta.persistence.CollectionTable;
 import jakarta.persistence.Column;
 import jakarta.persistence.ElementCollection;
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.FetchType;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
@@ -58,6 +64,20 @@ public class Job {
     private String costumeCovers = "";
     private int costumeMinutes;
     private boolean selfApplied;
+
+    @Enumerated(EnumType.STRING)
+    private Brows brows = Brows.MEDIUM;
+
+    @Enumerated(EnumType.STRING)
+    private Hair hair = Hair.SHORT;
+
+    @Enumerated(EnumType.STRING)
+    private Seen seen = Seen.CAMERA;
+
+    private int lastsHours;
+    private String mustVanish = "";
+    private boolean moneyShort;
+    private int benchDays;
 
     @Lob
     private String orderBefore = "";
@@ -120,6 +140,13 @@ public class Job {
         this.costumeCovers = join(brief.costumeCovers());
         this.costumeMinutes = brief.costumeMinutes();
         this.selfApplied = brief.selfApplied();
+        this.brows = brief.performer().brows();
+        this.hair = brief.performer().hair();
+        this.seen = brief.purpose().seen();
+        this.lastsHours = brief.purpose().lastsHours();
+        this.mustVanish = join(brief.purpose().mustVanish());
+        this.moneyShort = brief.purpose().moneyShort();
+        this.benchDays = brief.purpose().benchDays();
         List<HandsRow> rows = brief.crew().stream()
                 .map(h -> new HandsRow(h.name(), h.skill(), h.from(), h.until()))
                 .toList();
@@ -132,26 +159,43 @@ public class Job {
         return new Brief(
                 callAt,
                 Optional.ofNullable(chairIn),
-                new Performer(performerName, heightCm, weightKg, headCm, split(reactsTo)),
+                new Performer(performerName, heightCm, weightKg, headCm, split(reactsTo), brows, hair),
                 crew.stream()
                         .map(r -> new Hands(r.name(), r.skill(), r.fromAt(), r.untilAt()))
                         .toList(),
                 new Room(temperatureC, humidityPercent, dryers),
                 split(costumeCovers),
                 costumeMinutes,
-                selfApplied);
+                selfApplied,
+                new Purpose(seen, lastsHours, split(mustVanish), moneyShort, benchDays));
     }
 
     public Look look() {
         return new Look(entries.stream()
-                .map(e -> new LookEntry(e.entryKey(), e.technique(), List.copyOf(split(e.zones())), e.coats()))
+                .map(e -> new LookEntry(
+                        e.entryKey(),
+                        e.technique(),
+                        List.copyOf(split(e.zones())),
+                        e.coats(),
+                        e.items(),
+                        e.strength(),
+                        e.coverage(),
+                        e.overEntry()))
                 .toList());
     }
 
     /** Replaces what happens on the body. */
     public void setLook(Look look) {
         entries = look.entries().stream()
-                .map(e -> new EntryRow(e.id(), e.techniqueId(), join(e.zones()), e.coats()))
+                .map(e -> new EntryRow(
+                        e.id(),
+                        e.techniqueId(),
+                        join(e.zones()),
+                        e.coats(),
+                        e.items(),
+                        e.strength(),
+                        e.coverage(),
+                        e.over()))
                 .collect(Collectors.toCollection(ArrayList::new));
     }
 

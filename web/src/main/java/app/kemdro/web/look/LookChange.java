@@ -39,7 +39,7 @@ final class LookChange {
     private static LookEntry joined(LookEntry entry, List<String> zones) {
         Set<String> all = new LinkedHashSet<>(entry.zones());
         all.addAll(zones);
-        return new LookEntry(entry.id(), entry.techniqueId(), List.copyOf(all), entry.coats());
+        return entry.on(List.copyOf(all));
     }
 
     private static String freeId(Look look, String base) {
@@ -61,24 +61,20 @@ final class LookChange {
     static Look lift(Look look, String entryId, List<String> zones) {
         return new Look(look.entries().stream()
                 .map(e -> e.id().equals(entryId)
-                        ? new LookEntry(
-                                e.id(),
-                                e.techniqueId(),
-                                e.zones().stream()
-                                        .filter(z -> !zones.contains(z))
-                                        .toList(),
-                                e.coats())
+                        ? e.on(e.zones().stream()
+                                .filter(z -> !zones.contains(z))
+                                .toList())
                         : e)
                 .filter(e -> !e.zones().isEmpty())
                 .toList());
     }
 
     static Look coats(Look look, String entryId, int coats) {
-        return each(look, entryId, e -> new LookEntry(e.id(), e.techniqueId(), e.zones(), coats));
+        return each(look, entryId, e -> e.coated(coats));
     }
 
     static Look school(Look look, String entryId, Technique school) {
-        return each(look, entryId, e -> new LookEntry(e.id(), school.id(), e.zones(), 0));
+        return each(look, entryId, e -> e.by(school.id()));
     }
 
     private static Look each(Look look, String entryId, UnaryOperator<LookEntry> change) {

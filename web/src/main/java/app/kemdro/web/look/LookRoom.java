@@ -1,6 +1,7 @@
 package app.kemdro.web.look;
 
 import app.kemdro.core.body.Body;
+import app.kemdro.core.layer.Stack;
 import app.kemdro.core.look.BareSkin;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
@@ -11,8 +12,6 @@ import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.plan.Planning;
 import app.kemdro.core.plan.Reactions;
-import app.kemdro.core.schedule.Placed;
-import app.kemdro.web.figure.Stratum;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.plans.Plans;
 import app.kemdro.web.plans.Words;
@@ -166,7 +165,12 @@ final class LookRoom {
     }
 
     private String barred(Technique technique) {
-        return Reactions.barring(technique, job.brief().performer().reactsTo(), trade).stream()
+        return Reactions.barring(
+                        technique,
+                        zones.isEmpty() ? technique.zones() : zones,
+                        job.brief().performer().reactsTo(),
+                        trade)
+                .stream()
                 .findFirst()
                 .map(r -> job.brief().performer().name() + " reacts to " + r.name() + ".")
                 .orElse("");
@@ -209,45 +213,22 @@ final class LookRoom {
         return slots;
     }
 
-    /** What lies on the first pressed zone, from the skin outwards, in the order in which it is laid. */
+    /** What lies on the first pressed zone, from the body outwards. */
     List<Layer> layers() {
         List<Layer> layers = new ArrayList<>();
         layers.add(new Layer("Skin", "", "skin"));
         if (zones.isEmpty() || plan.isEmpty()) {
             return layers;
         }
-        String zone = zones.get(0);
-        Plan p = plan.get();
-        for (Placed placed : p.schedule().placed()) {
-            PlannedStep step = p.step(placed.task());
-            if (step.zones().contains(zone)) {
-                layer(step, placed).ifPresent(layers::add);
-            }
+        Stack stack = plan.get().stacks().get(zones.get(0));
+        if (stack != null) {
+            stack.layers()
+                    .forEach(l -> layers.add(new Layer(
+                            capital(l.material().name()) + (l.coats() > 1 ? ", " + l.coats() + " coats" : ""),
+                            l.what(),
+                            l.material().drawn())));
         }
         return layers;
-    }
-
-    private Optional<Layer> layer(PlannedStep step, Placed placed) {
-        String kind = Stratum.of(step);
-        if (kind.isEmpty()) {
-            return Optional.empty();
-        }
-        if (Stratum.isBody(step)) {
-            String name =
-                    kind.equals("piece") ? "Foam latex piece" : step.technique().name();
-            return Optional.of(new Layer(name, step.where() + ". " + minutes(placed), kind));
-        }
-        return step.material()
-                .map(m -> new Layer(
-                        capital(m.name()) + (step.coat() > 0 ? ", coat " + step.coat() : ""),
-                        step.template().name() + ". " + minutes(placed),
-                        kind));
-    }
-
-    private static String minutes(Placed placed) {
-        long hands = Math.round((placed.end() - placed.start()) / 60.0);
-        long dries = Math.round((placed.settled() - placed.end()) / 60.0);
-        return Math.max(1, hands) + (dries > 0 ? " + " + dries : "") + " min";
     }
 
     BareSkin bare() {

@@ -17,7 +17,25 @@ import java.util.Set;
 public final class ColdCasting {
     private static final String PRODUCTION = "Cold Casting";
 
-    private static final Set<String> COLLAR = Set.of("chest", "shoulder-left", "shoulder-right", "upper-back");
+    /** A collar and all that is below it, but the hands. */
+    private static final Set<String> COLLAR = Set.of(
+            "chest",
+            "shoulder-left",
+            "shoulder-right",
+            "upper-back",
+            "lower-chest",
+            "belly",
+            "lower-back",
+            "upper-arm-left",
+            "upper-arm-right",
+            "forearm-left",
+            "forearm-right",
+            "thigh-left",
+            "thigh-right",
+            "shin-left",
+            "shin-right",
+            "foot-left",
+            "foot-right");
 
     private ColdCasting() {}
 
@@ -65,7 +83,16 @@ public final class ColdCasting {
                 on("patina", "shade-highlight", 0, "forehead", "cheek-left", "cheek-right", "nose", "chin"),
                 on("soot", "eye-soot", 0, "eye-left", "eye-right"),
                 on("spatter-1", "spatter", 0, "crown", "forehead", "cheek-left", "cheek-right"),
-                on("neck", "finish-skin", 0, "ear-left", "ear-right", "throat", "nape"),
+                on(
+                        "neck",
+                        "finish-skin",
+                        0,
+                        "ear-left",
+                        "ear-right",
+                        "behind-ear-left",
+                        "behind-ear-right",
+                        "throat",
+                        "nape"),
                 on("metal-hands", "finish-skin", 0, "hand-left", "hand-right"))));
         return job;
     }

@@ -22,6 +22,7 @@ final class NextDay {
                 brief.room(),
                 brief.costumeCovers(),
                 brief.costumeMinutes(),
-                brief.selfApplied());
+                brief.selfApplied(),
+                brief.purpose());
     }
 }

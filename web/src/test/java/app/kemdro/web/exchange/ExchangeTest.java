@@ -105,7 +105,7 @@ class ExchangeTest {
             quoteCharacter = '`',
             value = {
                 "\"kemdro-job\" | \"other\" | This is no Kemdro job",
-                "\"version\" : 1 | \"version\" : 7 | reads version 1",
+                "\"version\" : 2 | \"version\" : 7 | reads versions 1 to 2",
                 "\"cheek-left\" | \"tail\" | is no zone of the body",
                 "\"foam-piece\" | \"magic\" | 'magic' is not known here",
                 "\"LEAD\" | \"CHIEF\" | cannot be read in line",

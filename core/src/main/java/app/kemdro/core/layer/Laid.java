@@ -1,0 +1,14 @@
+package app.kemdro.core.layer;
+
+import app.kemdro.core.material.Material;
+import app.kemdro.core.method.Technique;
+
+/**
+ * One laying of a material on a zone, in working order.
+ *
+ * @param step id of the step that lays it
+ * @param entry id of the entry of the look it belongs to
+ * @param what how the step is said
+ * @param thickness multiple of the material's normal coat
+ */
+public record Laid(String step, String entry, Technique technique, String what, Material material, double thickness) {}

@@ -1,0 +1,31 @@
+package app.kemdro.core.plan;
+
+import app.kemdro.core.body.Body;
+import app.kemdro.core.look.Brief.Performer;
+import app.kemdro.core.look.LookEntry;
+import app.kemdro.core.method.Technique;
+import java.util.Collection;
+import java.util.Set;
+
+/** Surfaces and counts on this performer: heads grow with the girth of the head, bodies with the surface of the body. */
+public final class Areas {
+    private static final Set<String> HEAD = Set.of("head", "face", "neck", "teeth");
+
+    private Areas() {}
+
+    /** Surface of these zones on this performer, cm². */
+    public static double of(Collection<String> zones, Performer performer, Body body) {
+        double head = performer.areaScale();
+        double rest = performer.bodyScale();
+        double sum = 0;
+        for (String zone : zones) {
+            sum += body.zone(zone).areaCm2() * (HEAD.contains(body.zone(zone).region()) ? head : rest);
+        }
+        return sum;
+    }
+
+    /** How many things an entry takes on that surface, cm². */
+    public static int items(LookEntry entry, Technique technique, double areaCm2) {
+        return entry.items() > 0 ? entry.items() : technique.items().usualOn(areaCm2 * entry.coverage() / 100);
+    }
+}
