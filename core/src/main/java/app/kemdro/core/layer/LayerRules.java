@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /** The trade's rules about what lies on what. */
@@ -54,9 +55,23 @@ public final class LayerRules {
                         + material.surface() + "', which are not both in the vocabulary here");
             }
         }
+        requireOwnWords(file, surfaces.keySet(), trade, Material::surface);
+        requireOwnWords(file, natures.keySet(), trade, Material::nature);
         List<LayerRule> rules = new ArrayList<>();
         file.get("rules").items().forEach(node -> rules.add(rule(node, surfaces, natures, trade)));
         return new LayerRules(surfaces, natures, rules);
+    }
+
+    /** A word that is also the id of a material of another kind would be taken for that material alone. */
+    private static void requireOwnWords(
+            DataNode file, Set<String> words, Trade trade, Function<Material, String> word) {
+        words.stream()
+                .filter(trade.materials()::has)
+                .filter(w -> !word.apply(trade.materials().family(w)).equals(w))
+                .findFirst()
+                .ifPresent(w -> {
+                    throw file.broken("'" + w + "' is both a word here and the id of a material of another kind");
+                });
     }
 
     private static Map<String, String> vocabulary(DataNode node) {

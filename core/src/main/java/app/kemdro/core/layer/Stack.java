@@ -88,7 +88,7 @@ public record Stack(Surface ground, List<Layer> layers) {
         Surface below = layers.isEmpty()
                 ? body
                 : Surface.of(layers.get(layers.size() - 1).material());
-        for (Technique.Acceptance accepted : next.technique().accepts()) {
+        for (Technique.Acceptance accepted : accepted(layers, next)) {
             if (accepted.below().equals(below.word())
                     && accepted.above().equals(next.material().id())) {
                 return new Judgement(Verdict.HOLDS_IF, accepted.condition(), accepted.because(), Mend.NONE);
@@ -105,6 +105,15 @@ public record Stack(Surface ground, List<Layer> layers) {
             }
         }
         return rules.judge(below, next.material());
+    }
+
+    /** What the school laid now accepts, and what the one below it does. */
+    private static List<Technique.Acceptance> accepted(List<Layer> layers, Laid next) {
+        List<Technique.Acceptance> all = new ArrayList<>(next.technique().accepts());
+        if (!layers.isEmpty()) {
+            all.addAll(layers.get(layers.size() - 1).technique().accepts());
+        }
+        return all;
     }
 
     private static Layer layer(Laid laid, Judgement boundary) {

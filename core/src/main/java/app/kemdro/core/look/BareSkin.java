@@ -16,6 +16,7 @@ import java.util.Set;
  * @param areaCm2 their surface on the standard figure
  */
 public record BareSkin(List<String> zones, double areaCm2) {
+    private static final int WHOLE = 100;
 
     /** Finds skin that neither the costume covers nor any covering entry of the look reaches. */
     public static BareSkin of(Look look, Set<String> costumeCovers, Trade trade) {
@@ -23,7 +24,7 @@ public record BareSkin(List<String> zones, double areaCm2) {
         Set<String> covered = new HashSet<>(costumeCovers);
         for (LookEntry entry : look.entries()) {
             Technique technique = trade.technique(entry.techniqueId());
-            if (covers(technique)) {
+            if (entry.coverage() == WHOLE && covers(technique)) {
                 covered.addAll(entry.zones());
                 covered.addAll(technique.covers());
             }

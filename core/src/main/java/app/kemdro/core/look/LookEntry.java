@@ -22,6 +22,8 @@ public record LookEntry(
         Strength strength,
         int coverage,
         String over) {
+    /** Says under {@code over} that it lies directly on the body. */
+    public static final String BODY = "body";
 
     public LookEntry(
             String id,

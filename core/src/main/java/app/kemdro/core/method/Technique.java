@@ -20,7 +20,7 @@ import java.util.stream.Stream;
  * @param performerOnly whether the performer leaves and no hands work
  * @param coats how many coats, or rounds, are usual and allowed
  * @param items how many things are usual and allowed, for what is counted
- * @param accepts pairs of layers that this school lays knowingly
+ * @param accepts pairs of layers, one of them its own, that this school lays knowingly
  */
 public record Technique(
         String id,

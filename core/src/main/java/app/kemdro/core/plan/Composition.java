@@ -11,6 +11,7 @@ import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Trade;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -29,6 +30,10 @@ final class Composition {
     private final List<Entry> entries = new ArrayList<>();
     private final List<Problem> problems = new ArrayList<>();
     private final List<Problem> notes = new ArrayList<>();
+    private final List<Missing> missing = new ArrayList<>();
+
+    /** A need of a technique that nothing in the look meets and Kemdro does not meet by itself. */
+    record Missing(Technique asking, Need need, List<String> zones) {}
 
     /**
      * An entry, or the part of it that is one piece of work, whose technique is known and whose zones are final.
@@ -70,6 +75,11 @@ final class Composition {
                     && (asked.over().equals(other.origin()) || asked.over().equals(other.id()));
         }
 
+        /** Whether it was asked to lie directly on the body. */
+        boolean isOnBody() {
+            return asked.over().equals(LookEntry.BODY);
+        }
+
         boolean gives(String state, String zone) {
             return technique.gives().contains(state) && zones.contains(zone)
                     || technique.givesAround().getOrDefault(state, Set.of()).contains(zone);
@@ -104,6 +114,10 @@ final class Composition {
         return problems;
     }
 
+    List<Missing> missing() {
+        return missing;
+    }
+
     List<Problem> notes() {
         return notes;
     }
@@ -118,6 +132,14 @@ final class Composition {
             return;
         }
         Technique technique = trade.technique(asked.techniqueId());
+        if (trade.strata().level(technique.slot()).block()) {
+            problems.add(Problem.stop(
+                    technique.name() + " is not put on a zone.",
+                    "Take it off the look; Kemdro plans it from the brief.",
+                    asked.zones(),
+                    List.of(asked.id())));
+            return;
+        }
         List<String> unknown = asked.zones().stream().filter(z -> !body.has(z)).toList();
         List<String> wrong = asked.zones().stream()
                 .filter(z -> body.has(z) && !technique.zones().contains(z))
@@ -258,21 +280,22 @@ final class Composition {
     private void supplyNeeds() {
         for (int round = 0; round < MOST_ROUNDS; round++) {
             Map<Technique, Set<String>> wanted = new LinkedHashMap<>();
-            List<Problem> missing = new ArrayList<>();
+            List<Problem> wanting = new ArrayList<>();
+            missing.clear();
             for (Entry entry : entries) {
                 for (Need need : entry.technique().needs()) {
-                    want(entry, need, wanted, missing);
+                    want(entry, need, wanted, wanting);
                 }
             }
             if (wanted.isEmpty()) {
-                problems.addAll(missing);
+                problems.addAll(wanting);
                 return;
             }
             wanted.forEach(this::insertByRegion);
         }
     }
 
-    private void want(Entry entry, Need need, Map<Technique, Set<String>> wanted, List<Problem> missing) {
+    private void want(Entry entry, Need need, Map<Technique, Set<String>> wanted, List<Problem> wanting) {
         if (!need.required()) {
             return;
         }
@@ -282,11 +305,10 @@ final class Composition {
         if (lacking.isEmpty()) {
             return;
         }
-        List<Technique> implied = need.givenBy().stream()
-                .flatMap(s -> trade.impliedGivers(s).stream())
-                .toList();
+        List<Technique> implied = trade.impliedGivers(need.state());
         if (implied.isEmpty()) {
-            missing.add(Problem.stop(
+            missing.add(new Missing(entry.technique(), need, lacking));
+            wanting.add(Problem.stop(
                     "%s on %s needs %s first."
                             .formatted(entry.technique().name(), body.say(lacking), saying(need, lacking)),
                     "Add it there, or take " + entry.technique().name().toLowerCase(java.util.Locale.ROOT)
@@ -306,6 +328,7 @@ final class Composition {
         List<String> names = trade.techniques().stream()
                 .filter(t -> need.givenBy().stream().anyMatch(s -> t.gives().contains(s))
                         && zones.stream().anyMatch(t.zones()::contains))
+                .sorted(Comparator.comparing(t -> !t.zones().containsAll(zones)))
                 .map(t -> t.family().toLowerCase(java.util.Locale.ROOT))
                 .distinct()
                 .toList();
@@ -334,7 +357,7 @@ final class Composition {
     private void dropLoose() {
         List<Entry> loose = entries.stream()
                 .filter(e ->
-                        e.technique().between() && entries.stream().noneMatch(o -> e.isOver(o) && sharesZone(e, o)))
+                        e.technique().between() && !e.isOnBody() && entries.stream().noneMatch(o -> e.isOver(o) && sharesZone(e, o)))
                 .toList();
         entries.removeAll(loose);
         loose.stream()

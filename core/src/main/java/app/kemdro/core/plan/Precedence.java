@@ -222,8 +222,33 @@ final class Precedence {
                 .toList();
     }
 
+    /** What lies directly on the body comes after cleaning and before all else. */
+    private void onBody(Entry entry, List<Entry> laid) {
+        int prepared = trade.strata().level("prepare").height();
+        for (Entry other : laid) {
+            if (other == entry || other.technique().between()) {
+                continue;
+            }
+            for (String zone : entry.zones()) {
+                List<Expanded> mine = working(entry, zone);
+                List<Expanded> theirs = working(other, zone);
+                if (theirs.isEmpty()) {
+                    continue;
+                }
+                if (height(other) <= prepared) {
+                    settled(theirs.get(theirs.size() - 1), mine.get(0), entry.technique().because());
+                } else {
+                    settled(mine.get(mine.size() - 1), theirs.get(0), entry.technique().because());
+                }
+            }
+        }
+    }
+
     /** What lies directly over another comes after it, and before all that lies above. */
     private void over(Entry entry, List<Entry> laid) {
+        if (entry.isOnBody()) {
+            onBody(entry, laid);
+        }
         for (Entry lower : laid) {
             if (!entry.isOver(lower) || lower == entry) {
                 continue;
