@@ -18,10 +18,10 @@ import java.util.Set;
 public record BareSkin(List<String> zones, double areaCm2) {
     private static final int WHOLE = 100;
 
-    /** Finds skin that neither the costume covers nor any covering entry of the look reaches. */
-    public static BareSkin of(Look look, Set<String> costumeCovers, Trade trade) {
+    /** Finds skin that neither the costume covers, nor hair, nor any covering entry of the look reaches. */
+    public static BareSkin of(Look look, Brief brief, Trade trade) {
         Body body = trade.body();
-        Set<String> covered = new HashSet<>(costumeCovers);
+        Set<String> covered = new HashSet<>(brief.costumeCovers());
         for (LookEntry entry : look.entries()) {
             Technique technique = trade.technique(entry.techniqueId());
             if (entry.coverage() == WHOLE && covers(technique)) {
@@ -31,10 +31,16 @@ public record BareSkin(List<String> zones, double areaCm2) {
         }
         List<String> bare = body.zones().stream()
                 .filter(Zone::isSkin)
+                .filter(z -> !isUnderHair(z, brief.performer().hair()))
                 .map(Zone::id)
                 .filter(id -> !covered.contains(id))
                 .toList();
         return new BareSkin(bare, body.areaCm2(bare));
+    }
+
+    /** Hair of one's own hides the head; brows are skin all the same. */
+    private static boolean isUnderHair(Zone zone, Brief.Hair hair) {
+        return zone.hairy() && zone.region().equals("head") && hair != Brief.Hair.NONE;
     }
 
     /** Lines, specks and loose things leave the skin between them bare. */

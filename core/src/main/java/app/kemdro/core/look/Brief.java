@@ -2,6 +2,7 @@ package app.kemdro.core.look;
 
 import java.time.LocalDateTime;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 
@@ -26,6 +27,7 @@ public record Brief(
     public Brief {
         crew = List.copyOf(crew);
         costumeCovers = Set.copyOf(costumeCovers);
+        purpose = Objects.requireNonNullElse(purpose, Purpose.USUAL);
     }
 
     /** For a camera, for a working day. */
@@ -79,6 +81,11 @@ public record Brief(
 
         /** Body surface of the figure, m²: a person of 175 cm and 70 kg after Mosteller. */
         private static final double FIGURE_BODY_M2 = 1.845;
+
+        public Performer {
+            brows = Objects.requireNonNullElse(brows, Brows.MEDIUM);
+            hair = Objects.requireNonNullElse(hair, Hair.SHORT);
+        }
 
         /** With medium brows and short hair. */
         public Performer(String name, int heightCm, int weightKg, double headCm, Set<String> reactsTo) {

@@ -232,7 +232,7 @@ public final class Proposals {
             return List.of();
         }
         Map<String, List<String>> byRegion = new LinkedHashMap<>();
-        BareSkin.of(look, brief.costumeCovers(), trade)
+        BareSkin.of(look, brief, trade)
                 .zones()
                 .forEach(z -> byRegion.computeIfAbsent(trade.body().zone(z).region(), k -> new ArrayList<>())
                         .add(z));

@@ -3,7 +3,13 @@ package app.kemdro.core.look;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.kemdro.core.method.Trade;
+import app.kemdro.core.look.Brief.Brows;
+import app.kemdro.core.look.Brief.Hair;
+import app.kemdro.core.look.Brief.Performer;
+import app.kemdro.core.look.Brief.Room;
+import java.time.LocalDateTime;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
@@ -17,11 +23,12 @@ class BareSkinTest {
                 Set.of("chest", "shoulder-left", "shoulder-right", "upper-back", "hand-left", "hand-right");
         Set<String> painted = TRADE.body().zones().stream()
                 .map(z -> z.id())
+                .filter(z -> TRADE.technique("base-cream").zones().contains(z))
                 .filter(z -> !costume.contains(z)
                         && !Set.of("ear-left", "ear-right", "nape").contains(z))
                 .collect(Collectors.toSet());
         Look look = new Look(List.of(new LookEntry("base", "base-cream", List.copyOf(painted), 0)));
-        BareSkin bare = BareSkin.of(look, costume, TRADE);
+        BareSkin bare = BareSkin.of(look, brief(costume, Hair.NONE), TRADE);
         assertThat(bare.zones()).containsExactly("ear-left", "ear-right", "nape");
         assertThat(bare.areaCm2()).isEqualTo(TRADE.body().areaCm2(List.of("ear-left", "ear-right", "nape")));
     }
@@ -29,6 +36,26 @@ class BareSkinTest {
     @Test
     void preparationCoversNothing() {
         Look look = new Look(List.of(new LookEntry("prep", "skin-prep", List.of("nose"), 0)));
-        assertThat(BareSkin.of(look, Set.of(), TRADE).zones()).contains("nose");
+        assertThat(BareSkin.of(look, brief(Set.of(), Hair.NONE), TRADE).zones()).contains("nose");
+    }
+
+    @Test
+    void hairHidesTheHeadAndHalfABaseCoversNothing() {
+        Look half = new Look(List.of(new LookEntry("base", "base-cream", List.of("nose"), 0).covering(50)));
+        assertThat(BareSkin.of(half, brief(Set.of(), Hair.LONG), TRADE).zones())
+                .contains("nose")
+                .doesNotContain("crown", "hairline", "back-of-head", "teeth-upper", "nails-left");
+    }
+
+    private static Brief brief(Set<String> costume, Hair hair) {
+        return new Brief(
+                LocalDateTime.of(2026, 12, 3, 8, 0),
+                Optional.empty(),
+                new Performer("Sitter", 0, 0, 0, Set.of(), Brows.MEDIUM, hair),
+                List.of(),
+                new Room(22, 45, 1),
+                costume,
+                0,
+                false);
     }
 }

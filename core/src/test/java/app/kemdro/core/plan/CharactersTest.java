@@ -115,7 +115,7 @@ class CharactersTest {
                         .allSatisfy(l -> assertThat(l.boundary().verdict())
                                 .as(l.what() + " " + l.boundary().because())
                                 .isIn(Verdict.HOLDS, Verdict.HOLDS_IF)));
-        assertThat(new TreeSet<>(BareSkin.of(character.look(), character.brief().costumeCovers(), TRADE)
+        assertThat(new TreeSet<>(BareSkin.of(character.look(), character.brief(), TRADE)
                         .zones()))
                 .isEqualTo(character.bare());
         assertThat(plan.stacks().values().stream().flatMap(s -> s.layers().stream()))

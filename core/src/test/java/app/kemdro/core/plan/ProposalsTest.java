@@ -121,6 +121,6 @@ class ProposalsTest {
             }
             look = fills.get(0).look();
         }
-        assertThat(BareSkin.of(look, Set.of(), TRADE).zones()).isEmpty();
+        assertThat(BareSkin.of(look, brief, TRADE).zones()).isEmpty();
     }
 }

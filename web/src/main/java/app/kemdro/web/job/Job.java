@@ -82,6 +82,9 @@ public class Job {
     @Lob
     private String orderBefore = "";
 
+    @Lob
+    private String lookBefore = "";
+
     @ElementCollection(fetch = FetchType.EAGER)
     @CollectionTable(name = "job_hands", joinColumns = @JoinColumn(name = "job_id"))
     @OrderColumn(name = "position")
@@ -202,6 +205,15 @@ public class Job {
     /** The order people had in mind before the last change, as the planner wrote it; empty when there was none. */
     public String orderBefore() {
         return orderBefore;
+    }
+
+    /** The look before its last change, as JSON; empty when there was none. */
+    public String lookBefore() {
+        return lookBefore;
+    }
+
+    public void keepLook(String look) {
+        this.lookBefore = look;
     }
 
     public void keepOrder(String order) {

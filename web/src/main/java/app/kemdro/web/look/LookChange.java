@@ -1,35 +1,36 @@
 package app.kemdro.web.look;
 
+import app.kemdro.core.body.Body;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.method.Technique;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 
 /** Changes to a look, each giving a new look. */
 final class LookChange {
-    private static final String PIECE = "piece";
-
     private LookChange() {}
 
     /**
-     * Puts a technique on zones. The same work in other zones is one piece of work and joins it; every piece is a piece of
-     * its own.
+     * Puts a technique on zones. The same work in other zones is one piece of work and joins it; every form is a piece of its
+     * own.
      */
     static Look add(Look look, Technique technique, List<String> zones) {
         List<String> fit = zones.stream().filter(technique.zones()::contains).toList();
-        boolean known = look.entries().stream().anyMatch(e -> e.techniqueId().equals(technique.id()));
-        if (known && !technique.slot().equals(PIECE)) {
-            return new Look(look.entries().stream()
-                    .map(e -> e.techniqueId().equals(technique.id()) ? joined(e, fit) : e)
-                    .toList());
+        boolean form = technique.make().thicknessMm() > 0 && technique.covers().isEmpty();
+        Optional<LookEntry> same = look.entries().stream()
+                .filter(e -> e.techniqueId().equals(technique.id()) && e.over().isEmpty())
+                .findFirst();
+        if (same.isPresent() && !form) {
+            return each(look, same.get().id(), e -> joined(e, fit));
         }
         List<LookEntry> entries = new ArrayList<>(look.entries());
         entries.add(new LookEntry(
-                freeId(look, technique.id()),
+                look.freeId(technique.id()),
                 technique.id(),
                 technique.covers().isEmpty() ? fit : List.copyOf(technique.covers()),
                 0));
@@ -42,16 +43,6 @@ final class LookChange {
         return entry.on(List.copyOf(all));
     }
 
-    private static String freeId(Look look, String base) {
-        int number = 1;
-        while (true) {
-            String id = base + "-" + number++;
-            if (look.entries().stream().noneMatch(e -> e.id().equals(id))) {
-                return id;
-            }
-        }
-    }
-
     static Look remove(Look look, String entryId) {
         return new Look(
                 look.entries().stream().filter(e -> !e.id().equals(entryId)).toList());
@@ -61,23 +52,70 @@ final class LookChange {
     static Look lift(Look look, String entryId, List<String> zones) {
         return new Look(look.entries().stream()
                 .map(e -> e.id().equals(entryId)
-                        ? e.on(e.zones().stream()
-                                .filter(z -> !zones.contains(z))
-                                .toList())
+                        ? e.on(e.zones().stream().filter(z -> !zones.contains(z)).toList())
                         : e)
                 .filter(e -> !e.zones().isEmpty())
                 .toList());
-    }
-
-    static Look coats(Look look, String entryId, int coats) {
-        return each(look, entryId, e -> e.coated(coats));
     }
 
     static Look school(Look look, String entryId, Technique school) {
         return each(look, entryId, e -> e.by(school.id()));
     }
 
-    private static Look each(Look look, String entryId, UnaryOperator<LookEntry> change) {
+    /** Whether both sides of the body are in it, and only such pairs. */
+    static boolean isMirrored(LookEntry entry, Body body) {
+        return entry.zones().size() > 1
+                && entry.zones().stream()
+                        .allMatch(z -> !body.mirror(z).equals(z) && entry.zones().contains(body.mirror(z)));
+    }
+
+    /** The entry that is the same on the other side. */
+    static Optional<LookEntry> otherSide(Look look, LookEntry entry, Body body) {
+        Set<String> mirrored = new LinkedHashSet<>();
+        entry.zones().forEach(z -> mirrored.add(body.mirror(z)));
+        return look.entries().stream()
+                .filter(e -> !e.id().equals(entry.id()) && e.techniqueId().equals(entry.techniqueId()))
+                .filter(e -> mirrored.equals(Set.copyOf(e.zones())))
+                .findFirst();
+    }
+
+    /** Makes each side a piece of work of its own, or both one again. */
+    static Look sides(Look look, String entryId, Body body) {
+        List<LookEntry> entries = new ArrayList<>();
+        Optional<LookEntry> entry =
+                look.entries().stream().filter(e -> e.id().equals(entryId)).findFirst();
+        Optional<LookEntry> other = entry.flatMap(e -> otherSide(look, e, body));
+        for (LookEntry e : look.entries()) {
+            if (!e.id().equals(entryId)) {
+                if (other.isEmpty() || !e.equals(other.get())) {
+                    entries.add(e);
+                }
+            } else if (other.isPresent()) {
+                entries.add(joined(e, other.get().zones()));
+            } else if (isMirrored(e, body)) {
+                entries.add(e.on(side(e, "-left")));
+                List<String> right = side(e, "-right");
+                entries.add(new LookEntry(
+                        look.freeId(e.techniqueId()),
+                        e.techniqueId(),
+                        right,
+                        e.coats(),
+                        e.items(),
+                        e.strength(),
+                        e.coverage(),
+                        e.over()));
+            } else {
+                entries.add(e);
+            }
+        }
+        return new Look(entries);
+    }
+
+    private static List<String> side(LookEntry entry, String ending) {
+        return entry.zones().stream().filter(z -> z.endsWith(ending)).toList();
+    }
+
+    static Look each(Look look, String entryId, UnaryOperator<LookEntry> change) {
         return new Look(look.entries().stream()
                 .map(e -> e.id().equals(entryId) ? change.apply(e) : e)
                 .toList());

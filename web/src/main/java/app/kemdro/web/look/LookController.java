@@ -1,10 +1,14 @@
 package app.kemdro.web.look;
 
+import app.kemdro.core.layer.Stack;
 import app.kemdro.core.look.BareSkin;
 import app.kemdro.core.look.Look;
+import app.kemdro.core.look.LookEntry.Strength;
 import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Trade;
+import app.kemdro.core.plan.Mending;
 import app.kemdro.core.plan.Plan;
+import app.kemdro.core.plan.Proposals;
 import app.kemdro.web.chair.Runs;
 import app.kemdro.web.figure.FigureModel;
 import app.kemdro.web.figure.FigureModel.Tint;
@@ -14,6 +18,8 @@ import app.kemdro.web.job.Jobs;
 import app.kemdro.web.plans.Plans;
 import app.kemdro.web.room.Json;
 import app.kemdro.web.room.Rooms;
+import app.kemdro.web.school.UsualSchools;
+import java.security.Principal;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -38,10 +44,13 @@ class LookController {
     private final Plans plans;
     private final Rooms rooms;
     private final Runs runs;
+    private final UsualSchools usual;
     private final Trade trade;
     private final Json json;
 
-    LookController(Jobs jobs, Plans plans, Rooms rooms, Runs runs, Trade trade, Json json) {
+    LookController(
+            Jobs jobs, Plans plans, Rooms rooms, Runs runs, UsualSchools usual, Trade trade, Json json) {
+        this.usual = usual;
         this.jobs = jobs;
         this.plans = plans;
         this.rooms = rooms;
@@ -55,15 +64,16 @@ class LookController {
             @PathVariable long id,
             @RequestParam(defaultValue = "") List<String> zones,
             @RequestParam(defaultValue = "look") String show,
+            Principal who,
             Model model) {
-        return room(jobs.get(id), zones, show, model);
+        return room(jobs.get(id), zones, show, who.getName(), model);
     }
 
-    private String room(Job job, List<String> zones, String show, Model model) {
+    private String room(Job job, List<String> zones, String show, String artist, Model model) {
         Optional<Plan> plan = rooms.open(model, job, "look");
         List<String> known =
                 trade.body().sorted(zones.stream().filter(trade.body()::has).toList());
-        LookRoom room = new LookRoom(trade, plans, job, plan, known);
+        LookRoom room = new LookRoom(trade, plans, job, plan, known, usual.of(artist));
         BareSkin bare = room.bare();
         model.addAttribute("zones", known);
         model.addAttribute("joined", String.join(",", known));
@@ -72,8 +82,17 @@ class LookController {
         model.addAttribute("area", room.area());
         model.addAttribute("chosen", room.chosen());
         model.addAttribute("offers", room.offers());
-        model.addAttribute("layers", room.layers());
-        model.addAttribute("layersJson", json.text(room.layers()));
+        Optional<Cut> cut = room.cut();
+        model.addAttribute("cut", cut.orElse(null));
+        model.addAttribute("cutJson", cut.map(c -> json.text(c.layers())).orElse("[]"));
+        model.addAttribute("fills", room.fills());
+        if (known.isEmpty()) {
+            model.addAttribute("proposed", room.advised());
+            model.addAttribute("benchWork", room.benchWork());
+            model.addAttribute("benchTotal", room.benchTotal());
+            model.addAttribute("whole", room.whole());
+        }
+        model.addAttribute("undo", plans.canTakeBack(job));
         model.addAttribute("bare", bare);
         model.addAttribute("bareSays", trade.body().say(bare.zones()));
         model.addAttribute("bareJoined", String.join(",", bare.zones()));
@@ -86,9 +105,9 @@ class LookController {
     /** What other schools would change; asked for once the room is shown. */
     @GetMapping("/jobs/{id}/look/insteads")
     @ResponseBody
-    Map<String, String> insteads(@PathVariable long id, @RequestParam List<String> zones) {
+    Map<String, String> insteads(@PathVariable long id, @RequestParam List<String> zones, Principal who) {
         Job job = jobs.get(id);
-        return new LookRoom(trade, plans, job, plans.of(job).plan(), zones).insteads();
+        return new LookRoom(trade, plans, job, plans.of(job).plan(), zones, usual.of(who.getName())).insteads();
     }
 
     private String mirrored(List<String> zones) {
@@ -105,8 +124,38 @@ class LookController {
                         selected,
                         z -> bare.zones().contains(z) ? new Tint("bareskin", "bare") : Tint.NONE);
             case "minutes" -> FigureModel.of(trade.body(), selected, z -> minutes(plan, z));
+            case "layers" -> FigureModel.of(trade.body(), selected, z -> layers(plan, z));
+            case "risk" -> FigureModel.of(trade.body(), selected, z -> risk(job, z));
             default -> LookTints.figure(job.look(), selected, trade);
         };
+    }
+
+    /** How much lies there, and whether it holds. */
+    private static Tint layers(Optional<Plan> plan, String zone) {
+        Stack stack = plan.map(p -> p.stacks().get(zone)).orElse(null);
+        if (stack == null) {
+            return Tint.NONE;
+        }
+        int count = stack.layers().size();
+        return Cut.trouble(stack)
+                .map(word -> new Tint(Cut.mark(stack.worst()), word))
+                .orElseGet(() ->
+                        new Tint(count < 4 ? "min1" : count < 8 ? "min2" : count < 12 ? "min3" : "min4", "" + count));
+    }
+
+    /** Where something may go wrong, or must not be filmed. */
+    private Tint risk(Job job, String zone) {
+        List<Technique> here = job.look().entries().stream()
+                .filter(e -> trade.has(e.techniqueId()))
+                .filter(e -> e.zones().contains(zone)
+                        || trade.technique(e.techniqueId()).covers().contains(zone))
+                .map(e -> trade.technique(e.techniqueId()))
+                .toList();
+        if (here.stream().anyMatch(t -> !t.profile().neverFilmed().isEmpty())) {
+            return new Tint("fail", "unseen");
+        }
+        long risks = here.stream().filter(t -> !t.profile().risk().isEmpty()).count();
+        return risks == 0 ? Tint.NONE : new Tint(risks == 1 ? "risk1" : "risk2", risks == 1 ? "risk" : risks + " risks");
     }
 
     /** Where the time goes: hands-on minutes in which a zone is worked on, shared among the zones of a step. */
@@ -132,15 +181,16 @@ class LookController {
      * @param zones zones that stay pressed
      * @param live whether a script asks and swaps the room in, so that it need not be sent to fetch it
      */
-    record Press(long id, List<String> zones, String show, boolean live) {}
+    record Press(long id, List<String> zones, String show, boolean live, String artist) {}
 
     @ModelAttribute
     Press press(
             @PathVariable long id,
             @RequestParam(defaultValue = "") List<String> zones,
             @RequestParam(defaultValue = "look") String show,
-            @RequestHeader(name = "X-Live", required = false) @Nullable String live) {
-        return new Press(id, zones, show, live != null);
+            @RequestHeader(name = "X-Live", required = false) @Nullable String live,
+            Principal who) {
+        return new Press(id, zones, show, live != null, who.getName());
     }
 
     @PostMapping("/jobs/{id}/look/add")
@@ -165,7 +215,7 @@ class LookController {
             @RequestParam int coats,
             Model model,
             RedirectAttributes after) {
-        return change(press, look -> LookChange.coats(look, entry, coats), model, after);
+        return change(press, look -> LookChange.each(look, entry, e -> e.coated(coats)), model, after);
     }
 
     @PostMapping("/jobs/{id}/look/school")
@@ -176,6 +226,106 @@ class LookController {
             Model model,
             RedirectAttributes after) {
         return change(press, look -> LookChange.school(look, entry, known(technique)), model, after);
+    }
+
+    @PostMapping("/jobs/{id}/look/items")
+    String items(
+            @ModelAttribute Press press,
+            @RequestParam String entry,
+            @RequestParam int items,
+            Model model,
+            RedirectAttributes after) {
+        return change(press, look -> LookChange.each(look, entry, e -> e.counted(items)), model, after);
+    }
+
+    @PostMapping("/jobs/{id}/look/strength")
+    String strength(
+            @ModelAttribute Press press,
+            @RequestParam String entry,
+            @RequestParam Strength strength,
+            Model model,
+            RedirectAttributes after) {
+        return change(press, look -> LookChange.each(look, entry, e -> e.strong(strength)), model, after);
+    }
+
+    @PostMapping("/jobs/{id}/look/coverage")
+    String coverage(
+            @ModelAttribute Press press,
+            @RequestParam String entry,
+            @RequestParam int coverage,
+            Model model,
+            RedirectAttributes after) {
+        return change(press, look -> LookChange.each(look, entry, e -> e.covering(coverage)), model, after);
+    }
+
+    @PostMapping("/jobs/{id}/look/sides")
+    String sides(@ModelAttribute Press press, @RequestParam String entry, Model model, RedirectAttributes after) {
+        return change(press, look -> LookChange.sides(look, entry, trade.body()), model, after);
+    }
+
+    /** Applies a mend: the one that says so, tried again on the look as it is now. */
+    @PostMapping("/jobs/{id}/look/mend")
+    String mend(
+            @ModelAttribute Press press,
+            @RequestParam int layer,
+            @RequestParam String mend,
+            Model model,
+            RedirectAttributes after) {
+        Job job = jobs.get(press.id());
+        String zone = press.zones().isEmpty() ? "" : press.zones().get(0);
+        return change(
+                press,
+                look -> plans.mending().offers(look, job.brief(), zone, layer).stream()
+                        .filter(o -> o.says().equals(mend))
+                        .findFirst()
+                        .map(Mending.Offer::look)
+                        .orElseThrow(() -> new Unknown("That mend is not needed any more. Nothing was changed.")),
+                model,
+                after);
+    }
+
+    /** Does what was proposed: the one that says so. */
+    @PostMapping("/jobs/{id}/look/propose")
+    String propose(@ModelAttribute Press press, @RequestParam String says, Model model, RedirectAttributes after) {
+        Job job = jobs.get(press.id());
+        LookRoom room =
+                new LookRoom(trade, plans, job, plans.of(job).plan(), press.zones(), usual.of(press.artist()));
+        return change(
+                press,
+                look -> room.proposed().stream()
+                        .filter(p -> p.says().equals(says))
+                        .findFirst()
+                        .map(Proposals.Proposal::look)
+                        .orElseThrow(() -> new Unknown("That is not proposed any more. Nothing was changed.")),
+                model,
+                after);
+    }
+
+    /** Covers all skin that is bare, region by region. */
+    @PostMapping("/jobs/{id}/look/fill")
+    String fill(@ModelAttribute Press press, Model model, RedirectAttributes after) {
+        Job job = jobs.get(press.id());
+        return change(press, look -> filled(look, job, press.artist()), model, after);
+    }
+
+    private Look filled(Look look, Job job, String artist) {
+        Proposals proposals = new Proposals(trade, job.brief(), false, usual.of(artist));
+        Look now = look;
+        for (int k = 0; k < trade.body().zones().size(); k++) {
+            List<Proposals.Proposal> fills = proposals.fills(now);
+            if (fills.isEmpty()) {
+                break;
+            }
+            now = fills.get(0).look();
+        }
+        return now;
+    }
+
+    /** Takes the last change of the look back. */
+    @PostMapping("/jobs/{id}/look/back")
+    String back(@ModelAttribute Press press, Model model, RedirectAttributes after) {
+        Job job = jobs.get(press.id());
+        return change(press, look -> plans.lookBefore(job).orElse(look), model, after);
     }
 
     private Technique known(String technique) {
@@ -199,7 +349,7 @@ class LookController {
         Job job = jobs.get(press.id());
         String said;
         try {
-            Plans.Changed changed = plans.change(job, j -> j.setLook(change.apply(j.look())));
+            Plans.Changed changed = plans.changeLook(job, change);
             job = changed.job();
             said = changed.said();
         } catch (Unknown unknown) {
@@ -207,7 +357,7 @@ class LookController {
         }
         if (press.live()) {
             model.addAttribute(Rooms.CHANGE, said);
-            return room(job, press.zones(), press.show(), model);
+            return room(job, press.zones(), press.show(), press.artist(), model);
         }
         after.addFlashAttribute(Rooms.CHANGE, said);
         return "redirect:/jobs/" + press.id() + "/look"

@@ -1,29 +1,38 @@
 package app.kemdro.web.look;
 
 import app.kemdro.core.body.Body;
-import app.kemdro.core.layer.Stack;
 import app.kemdro.core.look.BareSkin;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
+import app.kemdro.core.look.LookEntry.Strength;
+import app.kemdro.core.material.Material;
 import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Technique.Effect;
 import app.kemdro.core.method.Trade;
+import app.kemdro.core.plan.Areas;
+import app.kemdro.core.plan.BenchWork;
+import app.kemdro.core.plan.Costs;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.plan.Planning;
+import app.kemdro.core.plan.Proposals;
+import app.kemdro.core.plan.Proposals.Proposal;
+import app.kemdro.core.plan.Proposals.Weighed;
 import app.kemdro.core.plan.Reactions;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.plans.Plans;
 import app.kemdro.web.plans.Words;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
-/** What the look room says about the zones that are pressed. */
+/** What the look room says about the zones that are pressed, and about the character where none is. */
 final class LookRoom {
     private final Trade trade;
     private final Body body;
@@ -31,14 +40,23 @@ final class LookRoom {
     private final Job job;
     private final Optional<Plan> plan;
     private final List<String> zones;
+    private final Proposals proposals;
 
-    LookRoom(Trade trade, Plans plans, Job job, Optional<Plan> plan, List<String> zones) {
+    LookRoom(
+            Trade trade,
+            Plans plans,
+            Job job,
+            Optional<Plan> plan,
+            List<String> zones,
+            Map<String, String> usualSchools) {
         this.trade = trade;
         this.body = trade.body();
         this.plans = plans;
         this.job = job;
         this.plan = plan;
         this.zones = zones;
+        this.proposals =
+                new Proposals(trade, job.brief(), plan.map(p -> p.inHand() < 0).orElse(false), usualSchools);
     }
 
     /** A technique that lies on a pressed zone. */
@@ -47,94 +65,202 @@ final class LookRoom {
             String name,
             String because,
             String where,
-            String effect,
-            String hands,
-            String dries,
-            int coats,
-            int least,
-            int most,
-            boolean coatChoice,
+            Map<String, String> facts,
+            Counts coats,
+            Counts items,
+            Strength strength,
+            int coverage,
+            boolean shades,
+            String sides,
+            String risk,
+            String neverFilmed,
             List<String> cautions,
             List<Instead> instead) {}
 
+    /** A number that can be chosen. */
+    record Counts(String word, int now, int least, int most, boolean choice) {}
+
     /** Another school of the same family. */
-    record Instead(String techniqueId, String name, String because, String barred) {}
+    record Instead(String techniqueId, String name, String because, String risk, String barred) {}
 
-    /** A technique that could be put on the pressed zones. */
-    record Offer(String techniqueId, String name, String because, String barred, boolean fits, String only) {}
-
-    /** A layer of the cut, from the skin outwards. */
-    record Layer(String name, String detail, String kind) {}
+    /** A technique that could be put on the pressed zones, and the schools beside it. */
+    record Offer(
+            String techniqueId,
+            String name,
+            String because,
+            String suits,
+            String barred,
+            String only,
+            List<Offer> schools) {}
 
     String title() {
         return zones.isEmpty() ? "Press a zone" : capital(body.say(zones));
     }
 
     String area() {
-        double area = body.areaCm2(zones) * job.brief().performer().areaScale();
-        return zones.isEmpty() ? "" : Math.round(area) + " cm²";
+        return zones.isEmpty()
+                ? ""
+                : Math.round(Areas.of(zones, job.brief().performer(), body)) + " cm²";
     }
 
     List<Chosen> chosen() {
         return job.look().entries().stream()
-                .filter(e -> e.zones().stream().anyMatch(zones::contains)
-                        || trade.has(e.techniqueId())
-                                && trade.technique(e.techniqueId()).covers().stream()
-                                        .anyMatch(zones::contains))
                 .filter(e -> trade.has(e.techniqueId()))
+                .filter(e -> zonesOf(e).stream().anyMatch(zones::contains))
                 .map(this::chosen)
                 .toList();
     }
 
+    private List<String> zonesOf(LookEntry entry) {
+        Technique technique = trade.technique(entry.techniqueId());
+        return technique.covers().isEmpty() ? entry.zones() : body.sorted(technique.covers());
+    }
+
     private Chosen chosen(LookEntry entry) {
         Technique technique = trade.technique(entry.techniqueId());
+        List<String> on = zonesOf(entry);
         int coats = entry.coats() == 0 ? technique.coats().usual() : entry.coats();
-        List<PlannedStep> steps = plan.map(p -> p.steps().stream()
-                        .filter(s -> s.entryId().equals(entry.id()))
-                        .toList())
-                .orElse(List.of());
-        int hands = steps.stream()
-                .map(s -> plan.orElseThrow().schedule().of(s.id()))
-                .mapToInt(p -> p.end() - p.start())
-                .sum();
-        int drying = steps.stream()
-                .map(s -> plan.orElseThrow().schedule().of(s.id()))
-                .mapToInt(p -> p.settled() - p.end())
-                .sum();
+        int items = Areas.items(entry, technique, Areas.of(on, job.brief().performer(), body));
+        boolean shades = technique.effect() != Effect.PREPARE && technique.effect() != Effect.ADD;
         return new Chosen(
                 entry.id(),
                 technique.name(),
                 technique.because(),
-                body.say(technique.covers().isEmpty() ? entry.zones() : technique.covers()),
-                technique.effect().name().toLowerCase(Locale.ROOT),
-                steps.isEmpty() ? "–" : Words.span(Math.round(hands / 60.0)),
-                drying < 30 ? "nothing dries" : Words.span(Math.round(drying / 60.0)),
-                coats,
-                technique.coats().least(),
-                technique.coats().most(),
-                technique.coats().isChoice(),
+                body.say(on),
+                facts(entry, technique),
+                counts(technique.coats(), coats),
+                counts(technique.items(), items),
+                entry.strength(),
+                entry.coverage(),
+                shades && technique.covers().isEmpty(),
+                sides(entry, technique),
+                technique.profile().risk(),
+                technique.profile().neverFilmed(),
                 technique.cautions(),
                 schools(entry, technique));
     }
 
+    private static Counts counts(Technique.Count count, int now) {
+        return new Counts(count.word(), now, count.least(), count.most(), count.isChoice());
+    }
+
+    /** What it takes and costs, by name. */
+    private Map<String, String> facts(LookEntry entry, Technique technique) {
+        Map<String, String> facts = new LinkedHashMap<>();
+        List<PlannedStep> steps = steps(entry);
+        if (!steps.isEmpty()) {
+            Plan p = plan.orElseThrow();
+            int hands = steps.stream()
+                    .map(s -> p.schedule().of(s.id()))
+                    .mapToInt(s -> s.end() - s.start())
+                    .sum();
+            int drying = steps.stream()
+                    .map(s -> p.schedule().of(s.id()))
+                    .mapToInt(s -> s.settled() - s.end())
+                    .sum();
+            facts.put("hands", Words.span(Math.round(hands / 60.0)));
+            if (drying >= 30) {
+                facts.put("dries", Words.span(Math.round(drying / 60.0)));
+            }
+            facts.put("a day", euros(Costs.euros(steps, job.brief().performer(), trade)));
+        }
+        double grams = Costs.carried(entry, job.brief().performer(), trade);
+        if (grams >= 1) {
+            facts.put("weighs", Math.round(grams) + " g");
+        }
+        List<BenchWork> bench =
+                BenchWork.of(new Look(List.of(entry)), job.brief(), trade);
+        if (!bench.isEmpty()) {
+            facts.put("bench", bench(bench));
+        }
+        if (technique.profile().lastsHours() > 0) {
+            facts.put("lasts", technique.profile().lastsHours() + " h");
+        }
+        String off = comesOff(technique);
+        if (!off.isEmpty()) {
+            facts.put("comes off", off);
+        }
+        return facts;
+    }
+
+    private List<PlannedStep> steps(LookEntry entry) {
+        return plan.map(p -> p.steps().stream()
+                        .filter(s -> s.entryId().equals(entry.id()))
+                        .toList())
+                .orElse(List.of());
+    }
+
+    private static String bench(List<BenchWork> work) {
+        double minutes = work.stream().mapToDouble(BenchWork::minutes).sum();
+        double rests = work.stream().mapToDouble(BenchWork::restsHours).sum();
+        return Words.span(Math.round(minutes)) + " of hands"
+                + (rests >= 1 ? ", " + Math.round(rests) + " h of drying and rest" : "");
+    }
+
+    private static String euros(double euros) {
+        return euros < 0.5 ? "under € 1" : "€ " + Math.round(euros);
+    }
+
+    /** The remover of what holds it: its glue, else what it is made of. */
+    private String comesOff(Technique technique) {
+        return technique.materials().stream()
+                .map(trade.materials()::family)
+                .filter(Material::isLayer)
+                .filter(m -> !m.kind().equals("powder") && !m.remover().isEmpty())
+                .map(Material::remover)
+                .distinct()
+                .limit(2)
+                .collect(Collectors.joining("; "));
+    }
+
+    /** "apart" where both sides are one piece of work and could be two, "together" the other way round, else empty. */
+    private String sides(LookEntry entry, Technique technique) {
+        if (!technique.covers().isEmpty()) {
+            return "";
+        }
+        if (LookChange.isMirrored(entry, body)) {
+            return "apart";
+        }
+        return LookChange.otherSide(job.look(), entry, body).isPresent() ? "together" : "";
+    }
+
     private List<Instead> schools(LookEntry entry, Technique technique) {
         return schoolsFor(entry, technique).stream()
-                .map(t -> new Instead(t.id(), t.name(), t.because(), barred(t)))
+                .map(w -> new Instead(
+                        w.technique().id(),
+                        w.technique().name(),
+                        w.technique().because(),
+                        risk(w),
+                        barred(w.technique(), zonesOf(entry))))
                 .toList();
     }
 
-    private List<Technique> schoolsFor(LookEntry entry, Technique technique) {
-        return trade.schoolsBeside(technique).stream()
-                .filter(t -> t.zones().containsAll(entry.zones()))
+    private static String risk(Weighed school) {
+        List<String> words = new ArrayList<>();
+        if (!school.because().isEmpty()) {
+            words.add(capital(school.because()) + ".");
+        }
+        if (!school.technique().profile().risk().isEmpty()) {
+            words.add(school.technique().profile().risk());
+        }
+        if (!school.technique().profile().neverFilmed().isEmpty()) {
+            words.add("Never filmed: " + low(school.technique().profile().neverFilmed()));
+        }
+        return String.join(" ", words);
+    }
+
+    private List<Weighed> schoolsFor(LookEntry entry, Technique technique) {
+        return proposals.schools(technique.family(), zonesOf(entry)).stream()
+                .filter(w -> !w.technique().equals(technique))
                 .toList();
     }
 
     /**
-     * What each other school on the pressed zones would change, in minutes, by entry and technique joined with a space.
-     * Rough plans are compared with rough plans; the room is shown before they are made.
+     * What each other school on the pressed zones would change, in minutes and money, by entry and technique joined with a
+     * space. Rough plans are compared with rough plans; the room is shown before they are made.
      */
     Map<String, String> insteads() {
-        Map<String, String> changes = new java.util.LinkedHashMap<>();
+        Map<String, String> changes = new LinkedHashMap<>();
         Optional<Plan> now = rough(job.look());
         for (Chosen chosen : chosen()) {
             LookEntry entry = job.look().entries().stream()
@@ -142,8 +268,9 @@ final class LookRoom {
                     .findFirst()
                     .orElseThrow();
             schoolsFor(entry, trade.technique(entry.techniqueId())).stream()
-                    .filter(t -> barred(t).isEmpty())
-                    .forEach(t -> changes.put(entry.id() + " " + t.id(), change(entry, t, now)));
+                    .filter(w -> !w.barred())
+                    .forEach(w -> changes.put(
+                            entry.id() + " " + w.technique().id(), change(entry, w.technique(), now)));
         }
         return changes;
     }
@@ -153,9 +280,17 @@ final class LookRoom {
         if (then.isEmpty()) {
             return "will not do";
         }
-        return now.map(p -> Words.change(
-                        Math.round((then.get().schedule().ready() - p.schedule().ready()) / 60.0)))
+        return now.map(p -> {
+                    String minutes = Words.change(Math.round(
+                            (then.get().schedule().ready() - p.schedule().ready()) / 60.0));
+                    long money = Math.round(spent(then.get()) - spent(p));
+                    return money == 0 ? minutes : minutes + ", " + (money > 0 ? "+" : "−") + "€ " + Math.abs(money);
+                })
                 .orElse("");
+    }
+
+    private double spent(Plan p) {
+        return Costs.euros(p.steps(), job.brief().performer(), trade);
     }
 
     private Optional<Plan> rough(Look look) {
@@ -164,78 +299,138 @@ final class LookRoom {
                 : Optional.empty();
     }
 
-    private String barred(Technique technique) {
-        return Reactions.barring(
-                        technique,
-                        zones.isEmpty() ? technique.zones() : zones,
-                        job.brief().performer().reactsTo(),
-                        trade)
-                .stream()
+    private String barred(Technique technique, List<String> on) {
+        return Reactions.barring(technique, on, job.brief().performer().reactsTo(), trade).stream()
                 .findFirst()
                 .map(r -> job.brief().performer().name() + " reacts to " + r.name() + ".")
                 .orElse("");
     }
 
-    /** Techniques that can be added, by what they do. */
+    /** Techniques that can be added, by what they do; of each family the school that suits the job best comes first. */
     Map<String, List<Offer>> offers() {
         Map<Effect, List<Offer>> byEffect = new EnumMap<>(Effect.class);
-        Set<String> taken = takenSlots();
-        for (Technique technique : trade.techniques()) {
-            if (technique.performerOnly() || technique.slot().equals("check") || zones.isEmpty()) {
-                continue;
-            }
-            List<String> fit =
-                    zones.stream().filter(technique.zones()::contains).toList();
-            if (fit.isEmpty() || taken.contains(technique.slot())) {
-                continue;
-            }
-            byEffect.computeIfAbsent(technique.effect(), k -> new ArrayList<>())
+        Set<String> taken = taken();
+        Map<String, List<Technique>> families = trade.techniques().stream()
+                .filter(t -> !zones.isEmpty() && !t.between())
+                .filter(t -> !trade.strata().level(t.slot()).block())
+                .filter(t -> !taken.contains(t.slot()) && !taken.contains(t.family()))
+                .filter(t -> zones.stream().anyMatch(t.zones()::contains))
+                .collect(Collectors.groupingBy(Technique::family, LinkedHashMap::new, Collectors.toList()));
+        families.forEach((family, techniques) -> {
+            List<Offer> schools = weighed(family, techniques).stream()
+                    .map(w -> offer(w, List.of()))
+                    .toList();
+            Offer first = schools.get(0);
+            byEffect.computeIfAbsent(trade.technique(first.techniqueId()).effect(), k -> new ArrayList<>())
                     .add(new Offer(
-                            technique.id(),
-                            technique.name(),
-                            technique.because(),
-                            barred(technique),
-                            fit.size() == zones.size(),
-                            fit.size() == zones.size() ? "" : "only " + body.say(fit)));
-        }
-        Map<String, List<Offer>> named = new java.util.LinkedHashMap<>();
+                            first.techniqueId(),
+                            first.name(),
+                            first.because(),
+                            first.suits(),
+                            first.barred(),
+                            first.only(),
+                            schools.subList(1, schools.size())));
+        });
+        Map<String, List<Offer>> named = new LinkedHashMap<>();
         byEffect.forEach((effect, list) -> named.put(effect.name().toLowerCase(Locale.ROOT), list));
         return named;
     }
 
-    private Set<String> takenSlots() {
-        Set<String> slots = new java.util.HashSet<>();
-        for (LookEntry entry : job.look().entries()) {
-            if (trade.has(entry.techniqueId()) && entry.zones().containsAll(zones)) {
-                slots.add(trade.technique(entry.techniqueId()).slot());
-            }
-        }
-        return slots;
+    private List<Weighed> weighed(String family, List<Technique> techniques) {
+        List<String> fit = zones.stream()
+                .filter(techniques.get(0).zones()::contains)
+                .toList();
+        List<Weighed> all = proposals.schools(family, fit).stream()
+                .filter(w -> techniques.contains(w.technique()))
+                .toList();
+        return all.isEmpty()
+                ? techniques.stream()
+                        .map(t -> new Weighed(t, 0, "", !barred(t, zones).isEmpty()))
+                        .toList()
+                : all;
     }
 
-    /** What lies on the first pressed zone, from the body outwards. */
-    List<Layer> layers() {
-        List<Layer> layers = new ArrayList<>();
-        layers.add(new Layer("Skin", "", "skin"));
+    private Offer offer(Weighed w, List<Offer> schools) {
+        Technique t = w.technique();
+        List<String> fit = zones.stream().filter(t.zones()::contains).toList();
+        return new Offer(
+                t.id(),
+                t.name(),
+                t.because(),
+                w.because().isEmpty() ? "" : capital(w.because()) + ".",
+                barred(t, fit),
+                fit.size() == zones.size() ? "" : "only " + body.say(fit),
+                schools);
+    }
+
+    /** Kinds of work, and families, of which nothing more fits on all pressed zones. */
+    private Set<String> taken() {
+        Set<String> taken = new java.util.HashSet<>();
+        for (LookEntry entry : job.look().entries()) {
+            if (trade.has(entry.techniqueId()) && zonesOf(entry).containsAll(zones)) {
+                Technique technique = trade.technique(entry.techniqueId());
+                taken.add(technique.family());
+                if (!trade.strata().level(technique.slot()).many()) {
+                    taken.add(technique.slot());
+                }
+            }
+        }
+        return taken;
+    }
+
+    Optional<Cut> cut() {
         if (zones.isEmpty() || plan.isEmpty()) {
-            return layers;
+            return Optional.empty();
         }
-        Stack stack = plan.get().stacks().get(zones.get(0));
-        if (stack != null) {
-            stack.layers()
-                    .forEach(l -> layers.add(new Layer(
-                            capital(l.material().name()) + (l.coats() > 1 ? ", " + l.coats() + " coats" : ""),
-                            l.what(),
-                            l.material().drawn())));
-        }
-        return layers;
+        String zone = zones.get(0);
+        return Optional.of(Cut.of(
+                zone, plan.get(), number -> plans.mending().offers(job.look(), job.brief(), zone, number)));
     }
 
     BareSkin bare() {
-        return BareSkin.of(job.look(), job.brief().costumeCovers(), trade);
+        return BareSkin.of(job.look(), job.brief(), trade);
+    }
+
+    /** All that is proposed. */
+    List<Proposal> proposed() {
+        return proposals.of(job.look());
+    }
+
+    /** What is proposed besides covering bare skin, which is said where bare skin is. */
+    List<Proposal> advised() {
+        List<String> fills = fills().stream().map(Proposal::says).toList();
+        return proposed().stream().filter(p -> !fills.contains(p.says())).toList();
+    }
+
+    List<Proposal> fills() {
+        return proposals.fills(job.look());
+    }
+
+    List<BenchWork> benchWork() {
+        return BenchWork.of(job.look(), job.brief(), trade);
+    }
+
+    String benchTotal() {
+        return bench(benchWork());
+    }
+
+    /** Money and weight of the whole character, in words. */
+    String whole() {
+        if (plan.isEmpty()) {
+            return "";
+        }
+        double grams = job.look().entries().stream()
+                .mapToDouble(e -> Costs.carried(e, job.brief().performer(), trade))
+                .sum();
+        return euros(spent(plan.get())) + " a day in coats and things"
+                + (grams >= 1 ? "; " + Math.round(grams) + " g to carry." : ".");
     }
 
     private static String capital(String text) {
         return text.isEmpty() ? text : text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
+    }
+
+    private static String low(String text) {
+        return text.substring(0, 1).toLowerCase(Locale.ROOT) + text.substring(1);
     }
 }

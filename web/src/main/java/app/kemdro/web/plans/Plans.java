@@ -1,9 +1,11 @@
 package app.kemdro.web.plans;
 
+import app.kemdro.core.layer.LayerRules;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.LookPlanner;
+import app.kemdro.core.plan.Mending;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.Planning;
 import app.kemdro.core.plan.Problem;
@@ -18,6 +20,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Service;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -39,6 +42,7 @@ public class Plans {
     private final LookPlanner thorough;
     private final LookPlanner rough;
     private final LookPlanner live;
+    private final Mending mending;
     private final Map<Key, Answer> answers = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
         private static final long serialVersionUID = 1L;
 
@@ -68,10 +72,12 @@ public class Plans {
     Plans(Trade trade, Jobs jobs, JsonMapper mapper) {
         this.jobs = jobs;
         this.mapper = mapper;
-        full = new LookPlanner(trade, Planner.trying(FULL));
-        thorough = new LookPlanner(trade, Planner.trying(THOROUGH));
-        rough = new LookPlanner(trade, Planner.trying(ROUGH));
-        live = new LookPlanner(trade, Planner.trying(LIVE));
+        LayerRules rules = LayerRules.standard(trade);
+        full = new LookPlanner(trade, rules, Planner.trying(FULL));
+        thorough = new LookPlanner(trade, rules, Planner.trying(THOROUGH));
+        rough = new LookPlanner(trade, rules, Planner.trying(ROUGH));
+        live = new LookPlanner(trade, rules, Planner.trying(LIVE));
+        mending = new Mending(trade, rough);
     }
 
     /** The plan of this job, or what stands in its way. */
@@ -106,6 +112,33 @@ public class Plans {
             change.accept(j);
         });
         return new Changed(stored, Words.changed(before, of(stored).plan()));
+    }
+
+    /** Changes the look of a job and keeps the one before, so that the change can be taken back. */
+    public Changed changeLook(Job job, UnaryOperator<Look> change) {
+        return change(job, j -> {
+            Look before = j.look();
+            Look after = change.apply(before);
+            if (!after.equals(before)) {
+                j.setLook(after);
+                j.keepLook(mapper.writeValueAsString(before));
+            }
+        });
+    }
+
+    /** Whether the last change of the look can be taken back. */
+    public boolean canTakeBack(Job job) {
+        return !job.lookBefore().isEmpty();
+    }
+
+    /** The look before its last change. */
+    public Optional<Look> lookBefore(Job job) {
+        return canTakeBack(job) ? Optional.of(mapper.readValue(job.lookBefore(), Look.class)) : Optional.empty();
+    }
+
+    /** What would make layers hold. */
+    public Mending mending() {
+        return mending;
     }
 
     /** Adds a job whose look is there already, with an order that was looked for more thoroughly than a press allows. */

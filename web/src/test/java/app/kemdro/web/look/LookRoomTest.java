@@ -8,6 +8,7 @@ import app.kemdro.web.DemoTest;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
 import app.kemdro.web.plans.Plans;
+import java.io.UnsupportedEncodingException;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
@@ -122,5 +123,101 @@ class LookRoomTest {
         assertThat(entries)
                 .filteredOn(e -> e.techniqueId().equals("foam-piece"))
                 .hasSize(5);
+    }
+
+    private String body(Job job, String query) throws UnsupportedEncodingException {
+        return String.valueOf(mvc.get()
+                .uri("/jobs/" + job.id() + "/look" + query)
+                .with(user("ines").roles("LEAD"))
+                .exchange()
+                .getResponse()
+                .getContentAsString());
+    }
+
+    /** Cream under water paint: the cut says so, one press lays powder between, one press takes it back. */
+    @Test
+    void aLayerThatFailsIsMendedWithOnePressAndUnmendedWithOne() throws Exception {
+        Job job = fresh("mend");
+        press(job, "lift", "entry", "base-face", "zones", "jaw-left,jaw-right");
+        press(job, "add", "technique", "prepaint-wash", "zones", "jaw-left,jaw-right");
+        press(job, "add", "technique", "base-water", "zones", "jaw-left,jaw-right");
+        String cut = body(job, "?zones=jaw-left");
+        assertThat(cut).contains("will fail").contains("Water beads on grease").contains("Powder between, both jaws");
+        var before = jobs.get(job.id()).look();
+        int layer = plans.of(jobs.get(job.id()))
+                .plan()
+                .orElseThrow()
+                .stacks()
+                .get("jaw-left")
+                .layers()
+                .stream()
+                .map(l -> l.boundary().verdict().isFine())
+                .toList()
+                .indexOf(false);
+        press(job, "mend", "zones", "jaw-left", "layer", "" + layer, "mend", "Powder between, both jaws");
+        assertThat(jobs.get(job.id()).look().entries()).hasSize(before.entries().size() + 1);
+        assertThat(body(job, "?zones=jaw-left")).doesNotContain("will fail").contains("Take the last change back");
+        press(job, "back", "zones", "jaw-left");
+        assertThat(jobs.get(job.id()).look()).isEqualTo(before);
+    }
+
+    @Test
+    void bareSkinIsCoveredWithOnePress() throws Exception {
+        Job job = fresh("fill");
+        press(job, "remove", "entry", "neck");
+        assertThat(body(job, "")).contains("zones bare");
+        press(job, "fill");
+        assertThat(body(job, "")).contains("No bare skin");
+    }
+
+    @Test
+    void whatIsProposedIsDoneWithOnePressAndCalmlyRefusedWhenItIsNot() throws Exception {
+        Job job = fresh("propose");
+        press(job, "remove", "entry", "hair-1");
+        String room = body(job, "");
+        assertThat(room).contains("Kemdro proposes").contains("needs it first");
+        String says = room.substring(room.indexOf("name=\"says\" value=\"") + 19);
+        press(job, "propose", "says", says.substring(0, says.indexOf('"')));
+        assertThat(plans.of(jobs.get(job.id())).plan()).isPresent();
+        MvcTestResult odd = press(job, "propose", "says", "Gild the lily");
+        assertThat(String.valueOf(odd.getMvcResult().getFlashMap().get("change")))
+                .contains("not proposed any more");
+    }
+
+    @Test
+    void strengthCoverageItemsAndSidesAreKept() throws Exception {
+        Job job = fresh("design");
+        press(job, "strength", "entry", "patina", "strength", "HEAVY");
+        press(job, "coverage", "entry", "patina", "coverage", "50");
+        press(job, "sides", "entry", "soot", "zones", "eye-left");
+        press(job, "add", "technique", "nails-glued", "zones", "nails-left,nails-right");
+        press(job, "items", "entry", "nails-glued-1", "items", "8");
+        var entries = jobs.get(job.id()).look().entries();
+        assertThat(entries)
+                .filteredOn(e -> e.id().equals("patina"))
+                .singleElement()
+                .satisfies(e -> {
+                    assertThat(e.strength().name()).isEqualTo("HEAVY");
+                    assertThat(e.coverage()).isEqualTo(50);
+                });
+        assertThat(entries).filteredOn(e -> e.techniqueId().equals("eye-soot")).hasSize(2);
+        assertThat(entries)
+                .filteredOn(e -> e.id().equals("nails-glued-1"))
+                .singleElement()
+                .satisfies(e -> assertThat(e.items()).isEqualTo(8));
+        press(job, "sides", "entry", "soot", "zones", "eye-left");
+        assertThat(jobs.get(job.id()).look().entries())
+                .filteredOn(e -> e.techniqueId().equals("eye-soot"))
+                .hasSize(1);
+        MvcTestResult absurd = press(job, "coverage", "entry", "patina", "coverage", "300");
+        assertThat(absurd).hasStatus(302);
+        assertThat(body(job, "")).contains("covers 1 to 100 % of its zones, not 300 %");
+    }
+
+    @Test
+    void theFigureShowsLayersAndRisks() throws Exception {
+        Job job = fresh("tints");
+        assertThat(body(job, "?show=layers")).contains("\"tint\":\"min");
+        assertThat(body(job, "?show=risk")).contains("\"tint\":\"risk1\"");
     }
 }
