@@ -5,6 +5,7 @@ import app.kemdro.web.chair.Runs;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
 import app.kemdro.web.plans.Plans;
+import app.kemdro.web.product.Products;
 import app.kemdro.web.sample.ColdCasting;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -21,9 +22,11 @@ class DemoWorld implements SmartInitializingSingleton {
     private final Jobs jobs;
     private final Plans plans;
     private final Runs runs;
+    private final Products products;
     private final Clock clock;
 
-    DemoWorld(DemoAccounts accounts, Jobs jobs, Plans plans, Runs runs, Clock clock) {
+    DemoWorld(DemoAccounts accounts, Jobs jobs, Plans plans, Runs runs, Products products, Clock clock) {
+        this.products = products;
         this.accounts = accounts;
         this.jobs = jobs;
         this.plans = plans;
@@ -35,6 +38,9 @@ class DemoWorld implements SmartInitializingSingleton {
     @Override
     public void afterSingletonsInstantiated() {
         accounts.ensure();
+        if (products.isEmpty()) {
+            products.take(DemoKit.csv(LocalDate.now(clock)));
+        }
         if (!jobs.isEmpty()) {
             return;
         }
