@@ -5,12 +5,16 @@ const VIEWS = {
   front: { name: 'front', file: 'bust-front', box: '150 30 4200 4300', close: '760 10 2980 3560' },
   left: { name: 'left', file: 'bust-left', box: '0 30 2640 4300', close: '-170 10 2980 3560' },
   right: { name: 'right', file: 'bust-right', box: '0 30 2640 4300', close: '-170 10 2980 3560' },
-  back: { name: 'back', file: 'bust-back', box: '150 30 4200 4300', close: '760 10 2980 3560' },
+  back: { name: 'back', file: 'bust-back', box: '150 30 4200 4300', close: '760 10 2980 3560', zones: { 'ear-left': 'behind-ear-left', 'ear-right': 'behind-ear-right' } },
   'three-quarter': { name: '¾', says: 'three-quarter', file: 'bust-three-quarter', box: '150 30 4200 4300', close: '820 10 2980 3560' },
-  hands: { name: 'hands', file: 'hand-back', box: '-1400 -300 2900 2800' },
+  hands: { name: 'hands', file: 'hand-back', box: '-1400 -300 2900 2800', zones: { 'hand-back': 'hand', nails: 'nails' } },
+  body: { name: 'body', file: 'body-front', box: '-200 -60 1920 3650', zones: { chest: 'lower-chest', head: null } },
+  'body-back': { name: 'rear', says: 'body from behind', file: 'body-back', box: '-200 -60 1920 3650', zones: { back: 'lower-back', head: null } },
+  mouth: { name: 'mouth', file: 'mouth-open', box: '-200 -100 1620 1620', zones: { lips: 'mouth' } },
 };
 // zones that the front does not show: a figure that opens with one of them pressed is turned to it
-const ONLY_IN = { 'hand-left': 'hands', 'hand-right': 'hands', 'back-of-head': 'back', 'upper-back': 'back' };
+const ONLY_IN = { 'hand-left': 'hands', 'hand-right': 'hands', 'nails-left': 'hands', 'nails-right': 'hands', 'back-of-head': 'back', 'upper-back': 'back', 'behind-ear-left': 'back', 'behind-ear-right': 'back', 'teeth-upper': 'mouth', 'teeth-lower': 'mouth', 'lower-back': 'body-back' };
+for (const part of ['lower-chest', 'belly', ...['upper-arm', 'forearm', 'thigh', 'shin', 'foot'].flatMap((z) => [`${z}-left`, `${z}-right`])]) ONLY_IN[part] = 'body';
 const art = new Map();
 let copies = 0;
 
@@ -30,17 +34,25 @@ async function copyOf(source, key, close) {
   const svg = new DOMParser().parseFromString(unique, 'image/svg+xml').documentElement;
   svg.querySelectorAll('title').forEach((t) => t.remove());
   svg.setAttribute('viewBox', close ? view.close ?? view.box : view.box);
-  return key === 'hands' ? bothHands(svg) : svg;
+  if (key === 'hands') return bothHands(svg);
+  svg.querySelectorAll('[data-zone]').forEach((z) => rename(z, view.zones?.[z.dataset.zone]));
+  return svg;
 }
 
-/** The drawing is a left hand; the right one is its mirror. Palm and nails belong to the hand. */
+/** A view may know a zone by another name; one that is not this view's to press is only drawn. */
+function rename(zone, name) {
+  if (name) zone.setAttribute('data-zone', name);
+  else if (name === null) zone.remove();
+}
+
+/** The drawing is a left hand; the right one is its mirror. */
 function bothHands(svg) {
   const left = el('g', { transform: 'translate(160 0)' });
   while (svg.firstChild) left.append(svg.firstChild);
   const right = left.cloneNode(true);
   right.setAttribute('transform', 'translate(-60 0) scale(-1 1)');
   for (const [side, group] of [['left', left], ['right', right]]) {
-    group.querySelectorAll('[data-zone]').forEach((z) => z.setAttribute('data-zone', `hand-${side}`));
+    group.querySelectorAll('[data-zone]').forEach((z) => z.setAttribute('data-zone', `${VIEWS.hands.zones[z.dataset.zone] ?? 'hand'}-${side}`));
   }
   svg.append(left, right);
   return svg;

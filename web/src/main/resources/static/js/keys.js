@@ -20,7 +20,7 @@ export function mountKeys() {
     if (pressed && !(key === ' ' && e.target.closest('button, a, summary'))) {
       e.preventDefault();
       pressed.click();
-    } else if (key >= '1' && key <= '6') {
+    } else if (key >= '1' && key <= '9') {
       turnTo(Number(key));
     }
   });

@@ -52,6 +52,7 @@ public final class PlanningBench {
                 plan.schedule().ready() / 60.0,
                 plan.schedule().leastReady() / 60.0,
                 ScheduleCheck.problems(plan.network(), plan.schedule()).size());
+        time("look to layers and network", () -> planner.stacks(Samples.bellFounder(), brief));
         time("look to schedule", () -> planner.plan(Samples.bellFounder(), brief));
         time("confidence, 300 mornings", () -> Confidence.of(plan.network(), plan.schedule(), 300));
         LookPlanner live = new LookPlanner(Trade.standard(), Planner.trying(LIVE));

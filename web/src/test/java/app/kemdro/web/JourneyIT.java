@@ -132,6 +132,7 @@ class JourneyIT {
     }
 
     private void add(String technique) {
+        page.evalOnSelectorAll("details.offers-of", "all => all.forEach((d) => { d.open = true; })");
         page.locator(
                         "form.offer",
                         new Page.LocatorOptions()
@@ -202,7 +203,7 @@ class JourneyIT {
                 .as("the ribbon re-flowed without a page reload")
                 .isEqualTo(true);
         assertThat(page.locator(".bare-says")).containsText("zones bare");
-        page.locator(".coats button", new Page.LocatorOptions().setHasText("2")).click();
+        page.locator("button[name=coats][value='2']").click();
         assertThat(page.locator("#sentence .change")).containsText("−");
         page.locator(".rooms [data-room=o]").click();
     }
@@ -291,5 +292,46 @@ class JourneyIT {
         zone("throat").dispatchEvent("click");
         assertThat(page.locator("input[name=covers][value=throat]")).isChecked();
         assertThat(zone("throat")).hasAttribute("aria-pressed", "true");
+    }
+
+    /** The whole look by hand: a layer that fails, mended and unmended; what is proposed; every part of the house. */
+    @Test
+    void layersAreMendedAndTheHouseIsUsed() {
+        signIn("ines");
+        go("/jobs/4/look?zones=forehead&show=layers");
+        page.waitForSelector(".figure-part .ring");
+        add("prepaint-wash");
+        page.waitForSelector(".strata .fail");
+        accessible("look with a layer that fails");
+        page.locator(".strata .fail button").first().click();
+        assertThat(page.locator(".strata .fail")).hasCount(0);
+        page.locator(".takeback button").click();
+        page.waitForSelector(".strata .fail");
+        page.locator(".takeback button").click();
+        assertThat(page.locator(".strata .fail")).hasCount(0);
+        for (String show : new String[] {"minutes", "risk", "bare"}) {
+            page.locator(".modes a", new Page.LocatorOptions().setHasText(show)).click();
+            page.waitForSelector(".modes a.on:has-text('" + show + "')");
+        }
+        page.keyboard().press("7");
+        zone("belly").waitFor();
+        page.keyboard().press("9");
+        zone("teeth-upper").waitFor();
+        page.keyboard().press("1");
+        for (String part : new String[] {
+            "",
+            "/materials",
+            "/card?of=acrylic-adhesive",
+            "/schools",
+            "/room",
+            "/products/new",
+            "/products/quay-acrylic"
+        }) {
+            go("/house" + part);
+            accessible("house" + part);
+        }
+        go("/jobs/2/look");
+        page.keyboard().press("h");
+        page.waitForURL("**/house");
     }
 }

@@ -174,6 +174,6 @@ public final class Body {
     }
 
     private static String plural(String word) {
-        return word + "s";
+        return word.endsWith("s") ? word : word + "s";
     }
 }

@@ -356,8 +356,9 @@ final class Composition {
     /** What was put between two layers has no place once the lower one is gone. */
     private void dropLoose() {
         List<Entry> loose = entries.stream()
-                .filter(e ->
-                        e.technique().between() && !e.isOnBody() && entries.stream().noneMatch(o -> e.isOver(o) && sharesZone(e, o)))
+                .filter(e -> e.technique().between()
+                        && !e.isOnBody()
+                        && entries.stream().noneMatch(o -> e.isOver(o) && sharesZone(e, o)))
                 .toList();
         entries.removeAll(loose);
         loose.stream()

@@ -27,7 +27,10 @@ public final class Costs {
                     .map(m -> m.pricePer100g() / 100 * grams(m, step, performer, trade))
                     .orElse(0.0);
         }
-        return sum + things.values().stream().mapToDouble(t -> t.profile().eachTime()).sum();
+        return sum
+                + things.values().stream()
+                        .mapToDouble(t -> t.profile().eachTime())
+                        .sum();
     }
 
     private static double grams(Material material, PlannedStep step, Performer performer, Trade trade) {

@@ -236,9 +236,15 @@ final class Precedence {
                     continue;
                 }
                 if (height(other) <= prepared) {
-                    settled(theirs.get(theirs.size() - 1), mine.get(0), entry.technique().because());
+                    settled(
+                            theirs.get(theirs.size() - 1),
+                            mine.get(0),
+                            entry.technique().because());
                 } else {
-                    settled(mine.get(mine.size() - 1), theirs.get(0), entry.technique().because());
+                    settled(
+                            mine.get(mine.size() - 1),
+                            theirs.get(0),
+                            entry.technique().because());
                 }
             }
         }

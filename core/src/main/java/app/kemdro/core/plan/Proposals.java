@@ -103,8 +103,7 @@ public final class Proposals {
         List<Fact> poor =
                 technique.profile().poorFor().stream().filter(facts::contains).toList();
         boolean own = technique.id().equals(usual.get(technique.family()));
-        boolean barred = !Reactions.barring(
-                        technique, zones, brief.performer().reactsTo(), trade)
+        boolean barred = !Reactions.barring(technique, zones, brief.performer().reactsTo(), trade)
                 .isEmpty();
         List<String> words = new ArrayList<>();
         if (own) {
@@ -116,8 +115,7 @@ public final class Proposals {
         if (!poor.isEmpty()) {
             words.add("against it: " + say(poor));
         }
-        return new Weighed(
-                technique, suits.size() - poor.size() + (own ? USUAL : 0), String.join("; ", words), barred);
+        return new Weighed(technique, suits.size() - poor.size() + (own ? USUAL : 0), String.join("; ", words), barred);
     }
 
     private static String say(List<Fact> facts) {
@@ -180,8 +178,7 @@ public final class Proposals {
         for (Composition.Missing missing : new Composition(look, brief, trade).missing()) {
             List<Technique> givers = trade.techniques().stream()
                     .filter(t -> !t.between() && t.zones().containsAll(missing.zones()))
-                    .filter(t -> missing.need().givenBy().stream()
-                            .anyMatch(t.gives()::contains))
+                    .filter(t -> missing.need().givenBy().stream().anyMatch(t.gives()::contains))
                     .toList();
             weigh(givers, missing.zones()).stream()
                     .filter(w -> !w.barred())
@@ -216,10 +213,12 @@ public final class Proposals {
                     .orElse(0);
             if (!best.barred() && best.points() - chosen >= MUCH_BETTER) {
                 proposals.add(new Proposal(
-                        best.technique().name() + " instead of " + now.name().toLowerCase(Locale.ROOT),
+                        best.technique().name() + " instead of " + now.name().toLowerCase(Locale.ROOT) + ", "
+                                + trade.body().say(entry.zones()),
                         sentence(best.because()),
                         new Look(look.entries().stream()
-                                .map(e -> e.equals(entry) ? e.by(best.technique().id()) : e)
+                                .map(e ->
+                                        e.equals(entry) ? e.by(best.technique().id()) : e)
                                 .toList())));
             }
         }

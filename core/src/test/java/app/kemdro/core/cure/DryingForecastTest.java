@@ -63,7 +63,9 @@ class DryingForecastTest {
         Reacting silicone = new Reacting(6, 60, 4);
         double at22 = clear(silicone);
         HumidAir warm = new HumidAir(32, 0.45);
-        assertThat(Drying.of(silicone, warm, Ground.bench(warm), Blow.STILL).clear().orElseThrow())
+        assertThat(Drying.of(silicone, warm, Ground.bench(warm), Blow.STILL)
+                        .clear()
+                        .orElseThrow())
                 .isCloseTo(at22 / 2, within(1.0));
     }
 
@@ -102,7 +104,8 @@ class DryingForecastTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"acrylic-adhesive", "spirit-gum", "latex-paste", "scar-gel", "platinum-silicone", "water-paint"})
+    @ValueSource(
+            strings = {"acrylic-adhesive", "spirit-gum", "latex-paste", "scar-gel", "platinum-silicone", "water-paint"})
     void everyCurveFallsFromFreshToRest(String family) {
         Ground ground = family.equals("scar-gel") ? Ground.bench(ROOM) : Ground.SKIN;
         DryingCurve curve = DryingCurve.of(setting(family), ROOM, ground, Blow.STILL);
@@ -118,7 +121,8 @@ class DryingForecastTest {
     @Test
     void aRoomThatNeverLetsItDryHasNoCurve() {
         HumidAir steam = new HumidAir(22, 1);
-        assertThat(DryingCurve.of(setting("water-paint"), steam, Ground.bench(steam), Blow.STILL).points())
+        assertThat(DryingCurve.of(setting("water-paint"), steam, Ground.bench(steam), Blow.STILL)
+                        .points())
                 .isEmpty();
     }
 }

@@ -23,8 +23,7 @@ class LayerRulesTest {
     private static final Trade TRADE = Trade.standard();
     private static final LayerRules RULES = LayerRules.standard(TRADE);
     private static final Technique ANY = TRADE.technique("base-cream");
-    private static final List<String> GROUNDS =
-            List.of("skin", "clean-skin", "hairy", "lid", "lip", "tooth", "nail");
+    private static final List<String> GROUNDS = List.of("skin", "clean-skin", "hairy", "lid", "lip", "tooth", "nail");
 
     /** Something below, body or layer. */
     record Below(Surface surface, List<Material> layers) {
@@ -89,14 +88,17 @@ class LayerRulesTest {
         below.layers().forEach(m -> laid.add(new Laid("below", "below", ANY, "", m, 1)));
         for (StepTemplate step : mend.steps()) {
             if (step.material() != null) {
-                laid.add(new Laid(
-                        step.id(), "mend", mend, "", TRADE.materials().family(step.material()), 1));
+                laid.add(new Laid(step.id(), "mend", mend, "", TRADE.materials().family(step.material()), 1));
             }
         }
         laid.add(new Laid("above", "above", ANY, "", above, 1));
         String ground = below.layers().isEmpty() ? below.surface().word() : "clean-skin";
         Stack stack = Stack.of(Surface.body(ground), laid, RULES);
-        return stack.layers().get(stack.layers().size() - 1).boundary().verdict().isFine();
+        return stack.layers()
+                .get(stack.layers().size() - 1)
+                .boundary()
+                .verdict()
+                .isFine();
     }
 
     /** Common practice, from the handbook. */
@@ -172,8 +174,7 @@ class LayerRulesTest {
     @Test
     void coatsOfOneMaterialAreOneLayer() {
         Material latex = TRADE.materials().family("liquid-latex");
-        List<Laid> laid = List.of(
-                new Laid("a", "edge", ANY, "", latex, 1), new Laid("b", "edge", ANY, "", latex, 0.8));
+        List<Laid> laid = List.of(new Laid("a", "edge", ANY, "", latex, 1), new Laid("b", "edge", ANY, "", latex, 0.8));
         Stack stack = Stack.of(Surface.body("clean-skin"), laid, RULES);
         assertThat(stack.layers()).hasSize(1);
         assertThat(stack.layers().get(0).coats()).isEqualTo(2);
@@ -201,6 +202,11 @@ class LayerRulesTest {
     }
 
     private static String flow(java.util.Map<String, String> words) {
-        return words.keySet().stream().map(k -> k + ": x").toList().toString().replace('[', '{').replace(']', '}');
+        return words.keySet().stream()
+                .map(k -> k + ": x")
+                .toList()
+                .toString()
+                .replace('[', '{')
+                .replace(']', '}');
     }
 }

@@ -22,8 +22,7 @@ class LayerTableTest {
     private static final Path TABLE = Path.of("..", "docs", "layers.md");
     private static final Trade TRADE = Trade.standard();
     private static final LayerRules RULES = LayerRules.standard(TRADE);
-    private static final List<String> GROUNDS =
-            List.of("skin", "clean-skin", "hairy", "lid", "lip", "tooth", "nail");
+    private static final List<String> GROUNDS = List.of("skin", "clean-skin", "hairy", "lid", "lip", "tooth", "nail");
 
     @Test
     void theTableInTheDocsIsTheData() throws IOException {
@@ -44,8 +43,7 @@ class LayerTableTest {
             alike.computeIfAbsent(section(Surface.of(below)), k -> new ArrayList<>())
                     .add(below.name());
         }
-        StringBuilder text = new StringBuilder(
-                """
+        StringBuilder text = new StringBuilder("""
                 # What lies on what
 
                 Every family of material on every other, and on the body itself. Written from `core/src/main/resources/trade/layers.yaml`
@@ -69,7 +67,8 @@ class LayerTableTest {
     private static String section(Surface below) {
         Map<Judgement, List<String>> byJudgement = new LinkedHashMap<>();
         for (Material above : layers()) {
-            byJudgement.computeIfAbsent(RULES.judge(below, above), k -> new ArrayList<>())
+            byJudgement
+                    .computeIfAbsent(RULES.judge(below, above), k -> new ArrayList<>())
                     .add(above.name());
         }
         StringBuilder text = new StringBuilder();
@@ -93,8 +92,7 @@ class LayerTableTest {
 
     private static String mend(Mend mend) {
         List<String> words = new ArrayList<>();
-        mend.lay().forEach(t -> words.add(
-                TRADE.technique(t).name().toLowerCase(Locale.ROOT)));
+        mend.lay().forEach(t -> words.add(TRADE.technique(t).name().toLowerCase(Locale.ROOT)));
         if (!mend.above().isEmpty()) {
             words.add("use " + String.join(" or ", said(mend.above())) + " instead");
         }

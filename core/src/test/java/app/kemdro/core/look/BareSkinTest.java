@@ -2,11 +2,11 @@ package app.kemdro.core.look;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.kemdro.core.method.Trade;
 import app.kemdro.core.look.Brief.Brows;
 import app.kemdro.core.look.Brief.Hair;
 import app.kemdro.core.look.Brief.Performer;
 import app.kemdro.core.look.Brief.Room;
+import app.kemdro.core.method.Trade;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;

@@ -135,4 +135,65 @@ class TradeTest {
             thrown.hasMessageContaining(part);
         }
     }
+
+    /** What one technique needs, another must be able to give, on every zone where it may be used. */
+    @Test
+    void everyNeedCanBeMet() {
+        for (Technique technique : TRADE.techniques()) {
+            for (Need need : technique.needs()) {
+                if (!need.required()) {
+                    continue;
+                }
+                java.util.Set<String> zones = need.zones().isEmpty() ? technique.zones() : need.zones();
+                assertThat(zones)
+                        .as(technique.id() + " needs " + need.state())
+                        .anyMatch(z -> TRADE.techniques().stream()
+                                .filter(t -> !t.equals(technique))
+                                .anyMatch(t -> need.givenBy().stream()
+                                        .anyMatch(s -> t.gives().contains(s)
+                                                        && t.zones().contains(z)
+                                                || t.givesAround()
+                                                        .getOrDefault(s, java.util.Set.of())
+                                                        .contains(z))));
+            }
+        }
+    }
+
+    /** Everything that lies on a performer names what takes it off, and every adhesive its removers. */
+    @Test
+    void everyLayerComesOff() {
+        assertThat(TRADE.materials().all())
+                .filteredOn(m -> m.isLayer() && !m.places().isEmpty())
+                .allSatisfy(m -> assertThat(m.remover()).as(m.id()).isNotBlank());
+    }
+
+    @Test
+    void brokenDataSaysFileLineAndReason() {
+        assertThatThrownBy(() -> Strata.read(DataNode.read(
+                        "strata.yaml", new StringReader("- { slot: a, because: A. }\n- { slot: a, because: B. }"))))
+                .isInstanceOf(BrokenFile.class)
+                .hasMessageContaining("strata.yaml, line 2")
+                .hasMessageContaining("stands here twice");
+        assertBroken("""
+                odd:
+                  name: Odd
+                  slot: elsewhere
+                  effect: colour
+                  because: A test.
+                  steps: [{ id: a, name: A, minutes: 1 }]
+                """, "line 3", "is not in strata.yaml");
+        assertBroken("""
+                odd:
+                  name: Odd
+                  slot: odd
+                  effect: colour
+                  zones: [lids]
+                  because: A test.
+                  steps: [{ id: a, name: A, minutes: 1, material: spirit-gum }]
+                """, "line 2", "where the material may not be used");
+        assertBroken("""
+                odd:
+                  like: nothing
+                """, "line 2", "no technique has this name");
+    }
 }

@@ -106,8 +106,7 @@ class CharactersTest {
         Planning planning = PLANNER.plan(character.look(), character.brief());
         assertThat(planning).isInstanceOf(Planning.Done.class);
         Plan plan = ((Planning.Done) planning).plan();
-        assertThat(ScheduleCheck.problems(plan.network(), plan.schedule()))
-                .isEmpty();
+        assertThat(ScheduleCheck.problems(plan.network(), plan.schedule())).isEmpty();
         assertThat(plan.stacks()).isNotEmpty();
         plan.stacks()
                 .forEach((zone, stack) -> assertThat(stack.layers())
@@ -115,13 +114,12 @@ class CharactersTest {
                         .allSatisfy(l -> assertThat(l.boundary().verdict())
                                 .as(l.what() + " " + l.boundary().because())
                                 .isIn(Verdict.HOLDS, Verdict.HOLDS_IF)));
-        assertThat(new TreeSet<>(BareSkin.of(character.look(), character.brief(), TRADE)
-                        .zones()))
+        assertThat(new TreeSet<>(
+                        BareSkin.of(character.look(), character.brief(), TRADE).zones()))
                 .isEqualTo(character.bare());
         assertThat(plan.stacks().values().stream().flatMap(s -> s.layers().stream()))
-                .allSatisfy(l -> assertThat(comesOff(l.material()))
-                        .as(l.material().id())
-                        .isTrue());
+                .allSatisfy(l ->
+                        assertThat(comesOff(l.material())).as(l.material().id()).isTrue());
     }
 
     /** By a remover that Kemdro knows, or by hand where its words say how. */

@@ -42,7 +42,8 @@ class HandbookTest {
     }
 
     private static double clear(String material, double thickness, Ground ground, Blow blow) {
-        Setting setting = Objects.requireNonNull(TRADE.materials().family(material).setting());
+        Setting setting =
+                Objects.requireNonNull(TRADE.materials().family(material).setting());
         return Drying.of(setting.times(thickness), ROOM, ground, blow).clear().orElseThrow() / 60;
     }
 
@@ -236,8 +237,22 @@ class HandbookTest {
                 "set",
                 "silicone-set",
                 List.of(
-                        "forehead", "temple-left", "temple-right", "nose", "cheek-left", "cheek-right", "upper-lip", "chin",
-                        "jaw-left", "jaw-right", "ear-left", "ear-right", "throat", "nape", "crown", "hairline",
+                        "forehead",
+                        "temple-left",
+                        "temple-right",
+                        "nose",
+                        "cheek-left",
+                        "cheek-right",
+                        "upper-lip",
+                        "chin",
+                        "jaw-left",
+                        "jaw-right",
+                        "ear-left",
+                        "ear-right",
+                        "throat",
+                        "nape",
+                        "crown",
+                        "hairline",
                         "back-of-head"),
                 0));
         assertThat(BenchWork.of(head, brief(lead("Ines")), TRADE).get(0).minutes() / 60)

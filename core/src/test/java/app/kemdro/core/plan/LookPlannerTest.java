@@ -288,4 +288,68 @@ class LookPlannerTest {
     private static Placed at(Plan plan, String part) {
         return plan.schedule().of(step(plan, part).id());
     }
+
+    /** Two entries that each want to lie over the other: the ring is read out. */
+    @Test
+    void layersThatWantToLieOverOneAnotherAreReadOutAsARing() {
+        assertRefused(
+                look(
+                        entry("wash-alcohol", "nose").above("b"),
+                        new LookEntry("b", "mottle-stipple", List.of("nose"), 0).above("wash-alcohol-nose"),
+                        entry("base-cream", "nose")),
+                brief(lead("Ines")),
+                "These wait for one another",
+                "Take one of them out");
+    }
+
+    @Test
+    void aTechniqueThatKemdroPlansItselfIsRefusedOnAZone() {
+        assertRefused(
+                look(entry("costume-change", "nose")),
+                brief(lead("Ines")),
+                "is not put on a zone",
+                "Kemdro plans it from the brief");
+    }
+
+    @Test
+    void handsAndFaceOfOneEntryArePiecesOfWorkOfTheirOwn() {
+        Plan plan = planned(look(entry("base-cream", "nose", "hand-left", "chest")), brief(lead("Ines")));
+        assertThat(plan.steps())
+                .filteredOn(s -> s.technique().id().equals("base-cream"))
+                .hasSize(3)
+                .allMatch(s -> s.entryId().equals("base-cream-nose-hand-left-chest"));
+    }
+
+    @Test
+    void strengthAndCoverageChangeTheWork() {
+        LookEntry usual = entry("shade-highlight", "cheek-left", "cheek-right", "forehead");
+        int work = work(usual);
+        assertThat(work(usual.strong(LookEntry.Strength.HEAVY))).isGreaterThan(work);
+        assertThat(work(usual.strong(LookEntry.Strength.LIGHT))).isLessThan(work);
+        assertThat(work(usual.covering(25))).isLessThan(work);
+        assertRefused(
+                look(usual.covering(400)), brief(lead("Ines")), "covers 1 to 100 % of its zones", "Choose a number");
+    }
+
+    private static int work(LookEntry shade) {
+        return planned(look(shade, entry("base-cream", "cheek-left", "cheek-right", "forehead")), brief(lead("Ines")))
+                .network()
+                .tasks()
+                .stream()
+                .filter(t -> t.id().startsWith("shade"))
+                .mapToInt(t -> t.work())
+                .sum();
+    }
+
+    /** A gel warms while other work goes on: warming takes no zone. */
+    @Test
+    void gelWarmsWhileOtherWorkGoesOn() {
+        Plan plan = planned(
+                look(entry("gel-scar", "cheek-left"), entry("base-cream", "forehead", "nose", "cheek-right")),
+                brief(lead("Ines")));
+        var warm = plan.schedule().of("gel-scar-cheek-left/warm");
+        var place = plan.schedule().of("gel-scar-cheek-left/place");
+        assertThat(place.start() - warm.end()).isGreaterThanOrEqualTo(6 * 60);
+        assertThat(plan.schedule().placed()).anyMatch(p -> p.start() >= warm.end() && p.end() <= place.start());
+    }
 }

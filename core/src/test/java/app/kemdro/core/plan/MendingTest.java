@@ -72,21 +72,28 @@ class MendingTest {
     @Test
     void whateverIsOfferedMends() {
         int offered = 0;
-        for (String zone : List.of("cheek-left", "brow-left", "eye-left", "mouth", "hairline")) {
+        for (String zone : List.of("cheek-left", "brow-left", "mouth")) {
             List<Technique> here = TRADE.techniques().stream()
-                    .filter(t -> !t.between() && !t.implied() && t.covers().isEmpty() && t.zones().contains(zone))
+                    .filter(t -> !t.between()
+                            && !t.implied()
+                            && t.covers().isEmpty()
+                            && t.zones().contains(zone))
                     .toList();
             for (Technique a : here) {
                 for (Technique b : here.subList(0, here.indexOf(a))) {
                     Look look = new Look(List.of(
-                            new LookEntry("a", a.id(), List.of(zone), 0), new LookEntry("b", b.id(), List.of(zone), 0)));
+                            new LookEntry("a", a.id(), List.of(zone), 0),
+                            new LookEntry("b", b.id(), List.of(zone), 0)));
                     Map<String, Stack> now = PLANNER.stacks(look, BRIEF);
                     if (now.containsKey(zone) && !now.get(zone).troubles().isEmpty()) {
                         Stack stack = now.get(zone);
                         int number = stack.layers().indexOf(stack.troubles().get(0));
                         for (Mending.Offer offer : MENDING.offers(look, BRIEF, zone, number)) {
                             offered++;
-                            assertThat(PLANNER.stacks(offer.look(), BRIEF).get(zone).troubles().size())
+                            assertThat(PLANNER.stacks(offer.look(), BRIEF)
+                                            .get(zone)
+                                            .troubles()
+                                            .size())
                                     .as(offer.says() + " for " + a.id() + " and " + b.id())
                                     .isLessThanOrEqualTo(stack.troubles().size());
                         }

@@ -52,19 +52,19 @@ class ProposalsTest {
     @Test
     void fineBrowsGetOneCoatAndThickOnesAreBlockedForGood() {
         Purpose stage = seen(Seen.STAGE, "brow-left", "brow-right");
-        assertThat(proposals(Look.EMPTY, brief(with(Brows.FINE, Hair.SHORT), stage, false)).get(0).says())
+        assertThat(proposals(Look.EMPTY, brief(with(Brows.FINE, Hair.SHORT), stage, false))
+                        .get(0)
+                        .says())
                 .startsWith("Glue stick, one coat");
-        Proposal thick =
-                proposals(Look.EMPTY, brief(with(Brows.THICK, Hair.SHORT), stage, false)).get(0);
+        Proposal thick = proposals(Look.EMPTY, brief(with(Brows.THICK, Hair.SHORT), stage, false))
+                .get(0);
         assertThat(thick.says()).startsWith("Glue stick, powder only the last coat");
         assertThat(thick.because()).contains("thick brows").contains("vanish");
     }
 
     @Test
     void aCapComesWithItsFlatHair() {
-        Look look = proposals(
-                        Look.EMPTY,
-                        brief(with(Brows.FINE, Hair.LONG), seen(Seen.CLOSE_CAMERA, "crown"), false))
+        Look look = proposals(Look.EMPTY, brief(with(Brows.FINE, Hair.LONG), seen(Seen.CLOSE_CAMERA, "crown"), false))
                 .get(0)
                 .look();
         assertThat(look.entries()).hasSize(2);
@@ -86,25 +86,23 @@ class ProposalsTest {
     @Test
     void whatAnotherTechniqueNeedsIsProposed() {
         Brief brief = brief(with(Brows.MEDIUM, Hair.NONE), seen(Seen.CAMERA), false);
-        assertThat(proposals(look(entry("cap-latex", "crown")), brief))
-                .anySatisfy(p -> {
-                    assertThat(p.says()).startsWith("No hair to flatten");
-                    assertThat(p.because()).contains("needs it first");
-                });
+        assertThat(proposals(look(entry("cap-latex", "crown")), brief)).anySatisfy(p -> {
+            assertThat(p.says()).startsWith("No hair to flatten");
+            assertThat(p.because()).contains("needs it first");
+        });
     }
 
     @Test
     void aSchoolThatSuitsTheJobMuchBetterIsProposedInstead() {
-        Brief brief = brief(
-                with(Brows.THICK, Hair.SHORT), new Purpose(Seen.CLOSE_CAMERA, 10, Set.of(), false, 3), false);
+        Brief brief =
+                brief(with(Brows.THICK, Hair.SHORT), new Purpose(Seen.CLOSE_CAMERA, 10, Set.of(), false, 3), false);
         assertThat(proposals(look(entry("brow-tone-down", "brow-left", "brow-right")), brief))
-                .anyMatch(p -> p.says().contains("instead of tone the brow down"));
+                .anyMatch(p -> p.says().contains("instead of tone the brow down with colour, both brows"));
     }
 
     @Test
     void onesOwnSchoolWeighsMoreThanOneFact() {
-        Brief brief = brief(
-                with(Brows.MEDIUM, Hair.SHORT), seen(Seen.CAMERA, "brow-left", "brow-right"), false);
+        Brief brief = brief(with(Brows.MEDIUM, Hair.SHORT), seen(Seen.CAMERA, "brow-left", "brow-right"), false);
         Proposals own = new Proposals(TRADE, brief, false, Map.of("Block the brow", "brow-trowel"));
         assertThat(own.of(Look.EMPTY).get(0).says()).startsWith("Glue stick, one coat and a trowelled");
         assertThat(own.of(Look.EMPTY).get(0).because()).contains("your usual school");

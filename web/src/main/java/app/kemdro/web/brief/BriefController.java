@@ -13,6 +13,7 @@ import app.kemdro.web.job.Jobs;
 import app.kemdro.web.plans.Plans;
 import app.kemdro.web.room.Json;
 import app.kemdro.web.room.Rooms;
+import app.kemdro.web.sensor.RoomSensor;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
@@ -35,9 +36,12 @@ class BriefController {
     private final Runs runs;
     private final Trade trade;
     private final Json json;
+    private final RoomSensor sensor;
     private final Clock clock;
 
-    BriefController(Jobs jobs, Plans plans, Rooms rooms, Runs runs, Trade trade, Json json, Clock clock) {
+    BriefController(
+            Jobs jobs, Plans plans, Rooms rooms, Runs runs, Trade trade, Json json, RoomSensor sensor, Clock clock) {
+        this.sensor = sensor;
         this.jobs = jobs;
         this.plans = plans;
         this.rooms = rooms;
@@ -110,6 +114,10 @@ class BriefController {
         form.fillCrew();
         model.addAttribute("form", form);
         model.addAttribute("skills", Skill.values());
+        model.addAttribute("browKinds", Brief.Brows.values());
+        model.addAttribute("hairKinds", Brief.Hair.values());
+        model.addAttribute("seenKinds", Brief.Seen.values());
+        model.addAttribute("sensed", sensor.now().orElse(null));
         model.addAttribute("reactions", trade.materials().reactions());
         model.addAttribute("zones", trade.body().zones());
         Set<String> covers = Set.copyOf(form.getCovers());

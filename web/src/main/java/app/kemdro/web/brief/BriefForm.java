@@ -1,9 +1,13 @@
 package app.kemdro.web.brief;
 
 import app.kemdro.core.look.Brief;
+import app.kemdro.core.look.Brief.Brows;
+import app.kemdro.core.look.Brief.Hair;
 import app.kemdro.core.look.Brief.Hands;
 import app.kemdro.core.look.Brief.Performer;
+import app.kemdro.core.look.Brief.Purpose;
 import app.kemdro.core.look.Brief.Room;
+import app.kemdro.core.look.Brief.Seen;
 import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.web.job.Job;
 import java.time.LocalDate;
@@ -22,6 +26,26 @@ import java.util.TreeMap;
 public class BriefForm {
     private static final int HANDS = 3;
 
+    /** A collar and all that is below it, but the hands. */
+    private static final List<String> DRESSED = List.of(
+            "chest",
+            "shoulder-left",
+            "shoulder-right",
+            "upper-back",
+            "lower-chest",
+            "belly",
+            "lower-back",
+            "upper-arm-left",
+            "upper-arm-right",
+            "forearm-left",
+            "forearm-right",
+            "thigh-left",
+            "thigh-right",
+            "shin-left",
+            "shin-right",
+            "foot-left",
+            "foot-right");
+
     private String title = "";
     private String production = "";
     private String idea = "";
@@ -39,6 +63,13 @@ public class BriefForm {
     private List<String> covers = new ArrayList<>();
     private String costumeMinutes = "15";
     private boolean selfApplied;
+    private Brows brows = Brows.MEDIUM;
+    private Hair hair = Hair.SHORT;
+    private Seen seen = Seen.CAMERA;
+    private String lastsHours = "8";
+    private List<String> mustVanish = new ArrayList<>();
+    private boolean moneyShort;
+    private String benchDays = "3";
     private List<HandsForm> crew = new ArrayList<>();
 
     /** One line of the crew as typed. */
@@ -86,7 +117,7 @@ public class BriefForm {
         BriefForm form = new BriefForm();
         form.callDay = today.plusDays(1).toString();
         form.callHour = "08:00";
-        form.covers = new ArrayList<>(List.of("chest", "shoulder-left", "shoulder-right", "upper-back"));
+        form.covers = new ArrayList<>(DRESSED);
         form.fillCrew();
         form.crew.get(0).skill = Skill.LEAD;
         return form;
@@ -112,6 +143,13 @@ public class BriefForm {
         form.covers = new ArrayList<>(brief.costumeCovers());
         form.costumeMinutes = Integer.toString(brief.costumeMinutes());
         form.selfApplied = brief.selfApplied();
+        form.brows = brief.performer().brows();
+        form.hair = brief.performer().hair();
+        form.seen = brief.purpose().seen();
+        form.lastsHours = Integer.toString(brief.purpose().lastsHours());
+        form.mustVanish = new ArrayList<>(brief.purpose().mustVanish());
+        form.moneyShort = brief.purpose().moneyShort();
+        form.benchDays = Integer.toString(brief.purpose().benchDays());
         for (Hands hands : brief.crew()) {
             HandsForm line = new HandsForm();
             line.name = hands.name();
@@ -164,16 +202,33 @@ public class BriefForm {
                     (int) number("height", height, 0),
                     (int) number("weight", weight, 0),
                     number("head", head, 0),
-                    new LinkedHashSet<>(reactsTo));
+                    new LinkedHashSet<>(reactsTo),
+                    brows,
+                    hair);
             Room room = new Room(
                     number("temperature", temperature, Double.NaN), number("humidity", humidity, Double.NaN), (int)
                             number("dryers", dryers, 0));
             Optional<LocalDateTime> seat = seat(call);
             int costume = (int) number("costumeMinutes", costumeMinutes, 0);
+            Purpose purpose = new Purpose(
+                    seen,
+                    within("lastsHours", lastsHours, 48, "Hours it must last: 0 to 48."),
+                    Set.copyOf(mustVanish),
+                    moneyShort,
+                    within("benchDays", benchDays, 60, "Free days on the bench: 0 to 60."));
             if (!wrong.isEmpty()) {
                 return Optional.empty();
             }
-            return Optional.of(new Brief(call, seat, who, hands, room, Set.copyOf(covers), costume, selfApplied));
+            return Optional.of(
+                    new Brief(call, seat, who, hands, room, Set.copyOf(covers), costume, selfApplied, purpose));
+        }
+
+        private int within(String field, String typed, int most, String says) {
+            double value = number(field, typed, 0);
+            if (value < 0 || value > most) {
+                wrong.put(field, says);
+            }
+            return (int) value;
         }
 
         private LocalDateTime call() {
@@ -397,5 +452,61 @@ public class BriefForm {
 
     public void setCrew(List<HandsForm> crew) {
         this.crew = crew;
+    }
+
+    public Brows getBrows() {
+        return brows;
+    }
+
+    public void setBrows(Brows brows) {
+        this.brows = brows;
+    }
+
+    public Hair getHair() {
+        return hair;
+    }
+
+    public void setHair(Hair hair) {
+        this.hair = hair;
+    }
+
+    public Seen getSeen() {
+        return seen;
+    }
+
+    public void setSeen(Seen seen) {
+        this.seen = seen;
+    }
+
+    public String getLastsHours() {
+        return lastsHours;
+    }
+
+    public void setLastsHours(String lastsHours) {
+        this.lastsHours = lastsHours;
+    }
+
+    public List<String> getMustVanish() {
+        return mustVanish;
+    }
+
+    public void setMustVanish(List<String> mustVanish) {
+        this.mustVanish = mustVanish;
+    }
+
+    public boolean isMoneyShort() {
+        return moneyShort;
+    }
+
+    public void setMoneyShort(boolean moneyShort) {
+        this.moneyShort = moneyShort;
+    }
+
+    public String getBenchDays() {
+        return benchDays;
+    }
+
+    public void setBenchDays(String benchDays) {
+        this.benchDays = benchDays;
     }
 }

@@ -79,8 +79,7 @@ public record DryingCard(Side here, Side there, double minutes, List<Tick> ticks
         for (DryingCurve.Point p :
                 DryingCurve.of(setting, room, ground(lies, room), blow).points()) {
             path.append(path.isEmpty() ? 'M' : 'L')
-                    .append("%.1f %.1f"
-                            .formatted(p.seconds() / seconds * WIDTH, (1 - p.left()) * HEIGHT));
+                    .append("%.1f %.1f".formatted(p.seconds() / seconds * WIDTH, (1 - p.left()) * HEIGHT));
         }
         if (!path.isEmpty()) {
             path.append("L%.1f %.1f".formatted(WIDTH, HEIGHT));
@@ -131,12 +130,15 @@ public record DryingCard(Side here, Side there, double minutes, List<Tick> ticks
     private static void say(List<String> says, String state, Moment moment) {
         if (moment.likely().isPresent()) {
             says.add(state + " after " + span(moment.likely().getAsDouble()) + "; 9 of 10 between "
-                    + span(moment.early().orElse(0)) + " and " + span(moment.late().orElse(0)));
+                    + span(moment.early().orElse(0)) + " and "
+                    + span(moment.late().orElse(0)));
         }
     }
 
     private static String saved(DryingForecast forecast, Blow blow) {
-        if (blow != Blow.STILL || forecast.savedByCool().isEmpty() || forecast.savedByCool().getAsDouble() < 10) {
+        if (blow != Blow.STILL
+                || forecast.savedByCool().isEmpty()
+                || forecast.savedByCool().getAsDouble() < 10) {
             return "";
         }
         return "A dryer on cool saves " + span(forecast.savedByCool().getAsDouble()) + ", on warm at 40 °C "
@@ -153,7 +155,9 @@ public record DryingCard(Side here, Side there, double minutes, List<Tick> ticks
             return half / 60 + " min" + (half % 60 == 0 ? "" : " 30");
         }
         long minutes = Math.round(seconds / 60);
-        return minutes < 100 ? minutes + " min" : minutes / 60 + " h " + String.format(Locale.ROOT, "%02d", minutes % 60);
+        return minutes < 100
+                ? minutes + " min"
+                : minutes / 60 + " h " + String.format(Locale.ROOT, "%02d", minutes % 60);
     }
 
     private static List<Tick> ticks(double seconds) {

@@ -18,8 +18,9 @@ final class DemoKit {
     static String csv(LocalDate today) {
         try (InputStream in = Objects.requireNonNull(DemoKit.class.getResourceAsStream("/demo/kit.csv"))) {
             String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
-            return DAY.matcher(text).replaceAll((MatchResult m) -> today.plusDays(Long.parseLong(m.group(1)))
-                    .toString());
+            return DAY.matcher(text)
+                    .replaceAll((MatchResult m) ->
+                            today.plusDays(Long.parseLong(m.group(1))).toString());
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

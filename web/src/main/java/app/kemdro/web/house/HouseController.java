@@ -91,8 +91,8 @@ class HouseController {
         products.search(q, retired).stream()
                 .map(this::line)
                 .sorted((a, b) -> a.kind().compareTo(b.kind()))
-                .forEach(l -> byKind.computeIfAbsent(l.kind(), k -> new ArrayList<>())
-                        .add(l));
+                .forEach(l ->
+                        byKind.computeIfAbsent(l.kind(), k -> new ArrayList<>()).add(l));
         model.addAttribute("lines", byKind);
         model.addAttribute("q", q);
         model.addAttribute("retired", retired);
@@ -268,8 +268,7 @@ class HouseController {
     }
 
     /** What a drying card is asked for, as typed. */
-    record Asked(
-            String of, double t, double rh, double t2, double rh2, Lies on, Blow air, double thickness) {}
+    record Asked(String of, double t, double rh, double t2, double rh2, Lies on, Blow air, double thickness) {}
 
     @GetMapping("/house/card")
     String card(

@@ -1,5 +1,6 @@
 package app.kemdro.web.look;
 
+import app.kemdro.core.body.Zone;
 import app.kemdro.core.layer.Judgement;
 import app.kemdro.core.layer.Stack;
 import app.kemdro.core.layer.Verdict;
@@ -44,11 +45,11 @@ public record Cut(List<Row> layers, double millimetres) {
             List<String> mends) {}
 
     /** Cuts through a zone of a plan; mends are asked for only where something does not hold. */
-    static Cut of(String zone, Plan plan, IntFunction<List<Mending.Offer>> mends) {
-        Stack stack = plan.stacks().get(zone);
+    static Cut of(Zone zone, Plan plan, IntFunction<List<Mending.Offer>> mends) {
+        Stack stack = plan.stacks().get(zone.id());
         List<Row> rows = new ArrayList<>();
         if (stack == null) {
-            rows.add(body("skin"));
+            rows.add(body(zone.place().name().toLowerCase(Locale.ROOT)));
             return new Cut(rows, 0);
         }
         rows.add(body(stack.ground().word()));
@@ -63,16 +64,15 @@ public record Cut(List<Row> layers, double millimetres) {
     }
 
     private static Row body(String word) {
-        String name =
-                switch (word) {
-                    case "clean-skin" -> "Skin, degreased";
-                    case "hairy" -> "Hair and skin";
-                    case "lid" -> "Lid";
-                    case "lip" -> "Lip";
-                    case "tooth" -> "Tooth";
-                    case "nail" -> "Nail";
-                    default -> "Skin";
-                };
+        String name = switch (word) {
+            case "clean-skin" -> "Skin, degreased";
+            case "hairy" -> "Hair and skin";
+            case "lid", "eye" -> "Lid";
+            case "lip", "lips" -> "Lip";
+            case "tooth" -> "Tooth";
+            case "nail" -> "Nail";
+            default -> "Skin";
+        };
         return new Row(-1, name, "", "skin", 0, false, "", "", "", List.of());
     }
 

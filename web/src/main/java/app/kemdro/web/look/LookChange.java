@@ -52,7 +52,9 @@ final class LookChange {
     static Look lift(Look look, String entryId, List<String> zones) {
         return new Look(look.entries().stream()
                 .map(e -> e.id().equals(entryId)
-                        ? e.on(e.zones().stream().filter(z -> !zones.contains(z)).toList())
+                        ? e.on(e.zones().stream()
+                                .filter(z -> !zones.contains(z))
+                                .toList())
                         : e)
                 .filter(e -> !e.zones().isEmpty())
                 .toList());
@@ -66,7 +68,8 @@ final class LookChange {
     static boolean isMirrored(LookEntry entry, Body body) {
         return entry.zones().size() > 1
                 && entry.zones().stream()
-                        .allMatch(z -> !body.mirror(z).equals(z) && entry.zones().contains(body.mirror(z)));
+                        .allMatch(
+                                z -> !body.mirror(z).equals(z) && entry.zones().contains(body.mirror(z)));
     }
 
     /** The entry that is the same on the other side. */

@@ -48,8 +48,7 @@ class LookController {
     private final Trade trade;
     private final Json json;
 
-    LookController(
-            Jobs jobs, Plans plans, Rooms rooms, Runs runs, UsualSchools usual, Trade trade, Json json) {
+    LookController(Jobs jobs, Plans plans, Rooms rooms, Runs runs, UsualSchools usual, Trade trade, Json json) {
         this.usual = usual;
         this.jobs = jobs;
         this.plans = plans;
@@ -155,7 +154,9 @@ class LookController {
             return new Tint("fail", "unseen");
         }
         long risks = here.stream().filter(t -> !t.profile().risk().isEmpty()).count();
-        return risks == 0 ? Tint.NONE : new Tint(risks == 1 ? "risk1" : "risk2", risks == 1 ? "risk" : risks + " risks");
+        return risks == 0
+                ? Tint.NONE
+                : new Tint(risks == 1 ? "risk1" : "risk2", risks == 1 ? "risk" : risks + " risks");
     }
 
     /** Where the time goes: hands-on minutes in which a zone is worked on, shared among the zones of a step. */
@@ -288,8 +289,7 @@ class LookController {
     @PostMapping("/jobs/{id}/look/propose")
     String propose(@ModelAttribute Press press, @RequestParam String says, Model model, RedirectAttributes after) {
         Job job = jobs.get(press.id());
-        LookRoom room =
-                new LookRoom(trade, plans, job, plans.of(job).plan(), press.zones(), usual.of(press.artist()));
+        LookRoom room = new LookRoom(trade, plans, job, plans.of(job).plan(), press.zones(), usual.of(press.artist()));
         return change(
                 press,
                 look -> room.proposed().stream()

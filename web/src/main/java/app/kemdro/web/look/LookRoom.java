@@ -98,9 +98,7 @@ final class LookRoom {
     }
 
     String area() {
-        return zones.isEmpty()
-                ? ""
-                : Math.round(Areas.of(zones, job.brief().performer(), body)) + " cm²";
+        return zones.isEmpty() ? "" : Math.round(Areas.of(zones, job.brief().performer(), body)) + " cm²";
     }
 
     List<Chosen> chosen() {
@@ -168,8 +166,7 @@ final class LookRoom {
         if (grams >= 1) {
             facts.put("weighs", Math.round(grams) + " g");
         }
-        List<BenchWork> bench =
-                BenchWork.of(new Look(List.of(entry)), job.brief(), trade);
+        List<BenchWork> bench = BenchWork.of(new Look(List.of(entry)), job.brief(), trade);
         if (!bench.isEmpty()) {
             facts.put("bench", bench(bench));
         }
@@ -269,8 +266,8 @@ final class LookRoom {
                     .orElseThrow();
             schoolsFor(entry, trade.technique(entry.techniqueId())).stream()
                     .filter(w -> !w.barred())
-                    .forEach(w -> changes.put(
-                            entry.id() + " " + w.technique().id(), change(entry, w.technique(), now)));
+                    .forEach(
+                            w -> changes.put(entry.id() + " " + w.technique().id(), change(entry, w.technique(), now)));
         }
         return changes;
     }
@@ -337,9 +334,8 @@ final class LookRoom {
     }
 
     private List<Weighed> weighed(String family, List<Technique> techniques) {
-        List<String> fit = zones.stream()
-                .filter(techniques.get(0).zones()::contains)
-                .toList();
+        List<String> fit =
+                zones.stream().filter(techniques.get(0).zones()::contains).toList();
         List<Weighed> all = proposals.schools(family, fit).stream()
                 .filter(w -> techniques.contains(w.technique()))
                 .toList();
@@ -384,7 +380,7 @@ final class LookRoom {
         }
         String zone = zones.get(0);
         return Optional.of(Cut.of(
-                zone, plan.get(), number -> plans.mending().offers(job.look(), job.brief(), zone, number)));
+                body.zone(zone), plan.get(), number -> plans.mending().offers(job.look(), job.brief(), zone, number)));
     }
 
     BareSkin bare() {

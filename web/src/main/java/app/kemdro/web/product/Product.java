@@ -64,8 +64,21 @@ public class Product {
     /** Everything the house knows of it. */
     public ProductValues values() {
         return new ProductValues(
-                code, name, family, supplier, packSize, packUnit, price, opened, monthsAfterOpening, expires, packs,
-                solids, coat, note, retired);
+                code,
+                name,
+                family,
+                supplier,
+                packSize,
+                packUnit,
+                price,
+                opened,
+                monthsAfterOpening,
+                expires,
+                packs,
+                solids,
+                coat,
+                note,
+                retired);
     }
 
     public String code() {

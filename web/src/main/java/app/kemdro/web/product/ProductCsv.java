@@ -3,6 +3,7 @@ package app.kemdro.web.product;
 import app.kemdro.core.material.Materials;
 import java.io.IOException;
 import java.io.StringReader;
+import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -50,7 +51,7 @@ final class ProductCsv {
                     }
                 }
             }
-        } catch (IOException | IllegalArgumentException | IllegalStateException e) {
+        } catch (IOException | UncheckedIOException | IllegalArgumentException | IllegalStateException e) {
             wrong.add("The file cannot be read as CSV: " + e.getMessage());
         }
         if (wrong.isEmpty() && products.isEmpty()) {
@@ -86,8 +87,9 @@ final class ProductCsv {
         Map<String, String> cells = new LinkedHashMap<>();
         header.forEach(c -> cells.put(c, plain(row.get(c))));
         ProductReading.Read read = ProductReading.read(cells, materials);
-        read.wrong().forEach((column, says) -> wrong.add(
-                "line " + line + ", column " + (header.indexOf(column) + 1) + " (" + column + "): " + says));
+        read.wrong()
+                .forEach((column, says) -> wrong.add(
+                        "line " + line + ", column " + (header.indexOf(column) + 1) + " (" + column + "): " + says));
         read.values().ifPresent(v -> {
             if (codes.add(v.code())) {
                 products.add(v);

@@ -1,9 +1,13 @@
 package app.kemdro.web.sample;
 
 import app.kemdro.core.look.Brief;
+import app.kemdro.core.look.Brief.Brows;
+import app.kemdro.core.look.Brief.Hair;
 import app.kemdro.core.look.Brief.Hands;
 import app.kemdro.core.look.Brief.Performer;
+import app.kemdro.core.look.Brief.Purpose;
 import app.kemdro.core.look.Brief.Room;
+import app.kemdro.core.look.Brief.Seen;
 import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
@@ -49,12 +53,13 @@ public final class ColdCasting {
                 new Brief(
                         call,
                         Optional.of(call.minusMinutes(160)),
-                        new Performer("Tomas Brandvik", 183, 84, 57, Set.of("resin-gum")),
+                        new Performer("Tomas Brandvik", 183, 84, 57, Set.of("resin-gum"), Brows.THICK, Hair.SHORT),
                         List.of(hands("Ines", Skill.LEAD, call), hands("Pell", Skill.ASSISTANT, call)),
                         new Room(21, 45, 1),
                         COLLAR,
                         12,
-                        false));
+                        false,
+                        new Purpose(Seen.CLOSE_CAMERA, 9, Set.of("brow-left", "brow-right", "crown"), false, 5)));
         job.setLook(new Look(List.of(
                 on("hair-1", "hair-flat", 0, "crown", "hairline", "back-of-head"),
                 on("cap-1", "cap-latex", 0, "crown", "hairline", "back-of-head"),

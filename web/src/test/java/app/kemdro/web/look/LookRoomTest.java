@@ -144,13 +144,7 @@ class LookRoomTest {
         String cut = body(job, "?zones=jaw-left");
         assertThat(cut).contains("will fail").contains("Water beads on grease").contains("Powder between, both jaws");
         var before = jobs.get(job.id()).look();
-        int layer = plans.of(jobs.get(job.id()))
-                .plan()
-                .orElseThrow()
-                .stacks()
-                .get("jaw-left")
-                .layers()
-                .stream()
+        int layer = plans.of(jobs.get(job.id())).plan().orElseThrow().stacks().get("jaw-left").layers().stream()
                 .map(l -> l.boundary().verdict().isFine())
                 .toList()
                 .indexOf(false);
