@@ -8,7 +8,7 @@ import java.util.Set;
 import java.util.SplittableRandom;
 
 /** Small networks for tests, times in seconds. */
-final class Networks {
+public final class Networks {
     static final Worker INES = new Worker("Ines", true, 1, 0, 100_000);
     static final Worker PELL = new Worker("Pell", false, 1.1, 0, 100_000);
 
@@ -39,7 +39,7 @@ final class Networks {
     }
 
     /** A network with films, windows, dryer ways, held zones and skills; the same seed gives the same network. */
-    static TaskNetwork random(long seed) {
+    public static TaskNetwork random(long seed) {
         SplittableRandom r = new SplittableRandom(seed);
         int n = 8 + r.nextInt(28);
         List<Task> tasks = new ArrayList<>();

@@ -1,0 +1,35 @@
+package app.kemdro.core.schedule;
+
+import java.time.Duration;
+import java.util.Optional;
+import java.util.function.BooleanSupplier;
+
+/** Looks for the shortest sound schedule of a network and proves how short one can be. */
+public interface Prover {
+
+    /** Whether it can work on this machine; it may not, and then the planner's own answer stands. */
+    boolean works();
+
+    /**
+     * Looks until it has proven that nothing is shorter, the time is over, or it is told to stop.
+     *
+     * @param known a sound schedule to begin from, if there is one
+     * @param limit how long it may look
+     * @param stop asked now and then; true ends the search with what was found
+     */
+    Proof prove(TaskNetwork network, Optional<Schedule> known, Duration limit, BooleanSupplier stop);
+
+    /**
+     * What was found.
+     *
+     * @param schedule the shortest schedule found, if any; its {@code leastReady} is what was proven
+     * @param leastReady no schedule can be ready before this second
+     * @param impossible whether it is proven that no schedule keeps every constraint
+     */
+    record Proof(Optional<Schedule> schedule, int leastReady, boolean impossible) {
+        /** Whether nothing shorter exists. */
+        public boolean isBest() {
+            return schedule.isPresent() && schedule.get().ready() <= leastReady;
+        }
+    }
+}

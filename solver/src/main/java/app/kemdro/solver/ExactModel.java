@@ -1,0 +1,352 @@
+package app.kemdro.solver;
+
+import app.kemdro.core.schedule.Lag;
+import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.Rest;
+import app.kemdro.core.schedule.Schedule;
+import app.kemdro.core.schedule.Task;
+import app.kemdro.core.schedule.Task.Mode;
+import app.kemdro.core.schedule.TaskNetwork;
+import app.kemdro.core.schedule.Worker;
+import com.google.ortools.sat.BoolVar;
+import com.google.ortools.sat.CpModel;
+import com.google.ortools.sat.CpSolver;
+import com.google.ortools.sat.CumulativeConstraint;
+import com.google.ortools.sat.DecisionStrategyProto;
+import com.google.ortools.sat.IntVar;
+import com.google.ortools.sat.IntervalVar;
+import com.google.ortools.sat.LinearExpr;
+import com.google.ortools.sat.LinearExprBuilder;
+import com.google.ortools.sat.Literal;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.function.ToLongFunction;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A network as a model of constraint programming: a start and an end for each task, a choice of hands and of a way to settle,
+ * lags, what hands, zones and the tool can do at once, and breaks for everybody.
+ */
+final class ExactModel {
+    private final TaskNetwork network;
+    private final CpModel model = new CpModel();
+    private final Map<String, Step> steps = new HashMap<>();
+    private final List<Break> breaks = new ArrayList<>();
+    private final IntVar ready;
+    private final int horizon;
+
+    /** A task as variables. */
+    private record Step(
+            Task task, IntVar start, IntVar end, IntVar length, IntervalVar work, BoolVar[] hands, BoolVar[] modes) {}
+
+    /** A break as variables; a break that is not needed is not there. */
+    private record Break(BoolVar there, IntVar start, IntVar end, IntervalVar span) {}
+
+    /**
+     * Builds the model.
+     *
+     * @param horizon second by which all is over in the schedules that are looked for
+     */
+    ExactModel(TaskNetwork network, int horizon) {
+        this.network = network;
+        this.horizon = horizon;
+        this.ready = model.newIntVar(0, horizon, "ready");
+        network.tasks().forEach(t -> steps.put(t.id(), step(t)));
+        network.lags().forEach(this::lag);
+        rests();
+        hands();
+        zones();
+        tool();
+        for (Step step : steps.values()) {
+            model.addGreaterOrEqual(ready, workedInto(step.task()) ? step.end() : moment(step, Mode::settled));
+        }
+        model.minimize(ready);
+        model.addDecisionStrategy(
+                network.tasks().stream().map(t -> steps.get(t.id()).start()).toArray(IntVar[]::new),
+                DecisionStrategyProto.VariableSelectionStrategy.CHOOSE_LOWEST_MIN,
+                DecisionStrategyProto.DomainReductionStrategy.SELECT_MIN_VALUE);
+    }
+
+    CpModel model() {
+        return model;
+    }
+
+    private Step step(Task task) {
+        IntVar start = model.newIntVar(0, horizon, "s " + task.id());
+        IntVar end = model.newIntVar(0, horizon, "e " + task.id());
+        IntVar length = model.newIntVar(0, horizon, "d " + task.id());
+        List<Worker> workers = network.workers();
+        BoolVar[] hands = new BoolVar[workers.size()];
+        List<Literal> able = new ArrayList<>();
+        LinearExprBuilder duration = LinearExpr.newBuilder();
+        if (task.needs() == Task.Needs.NOBODY) {
+            duration.add(task.work());
+        } else {
+            for (int w = 0; w < hands.length; w++) {
+                Worker worker = workers.get(w);
+                hands[w] = model.newBoolVar(worker.id() + " " + task.id());
+                if (task.needs() == Task.Needs.LEAD && !worker.lead()) {
+                    model.addEquality(hands[w], 0);
+                } else {
+                    able.add(hands[w]);
+                    duration.addTerm(hands[w], Math.round(task.work() * worker.pace()));
+                    model.addGreaterOrEqual(start, Math.max(0, worker.from())).onlyEnforceIf(hands[w]);
+                    model.addLessOrEqual(end, worker.until()).onlyEnforceIf(hands[w]);
+                }
+            }
+            model.addExactlyOne(able.toArray(Literal[]::new));
+        }
+        BoolVar[] modes = new BoolVar[network.tools() > 0 ? task.modes().size() : 1];
+        for (int m = 0; m < modes.length; m++) {
+            modes[m] = model.newBoolVar("m" + m + " " + task.id());
+            duration.addTerm(modes[m], task.modes().get(m).tool());
+        }
+        model.addExactlyOne(modes);
+        model.addEquality(length, duration);
+        IntervalVar work = model.newIntervalVar(start, length, end, "w " + task.id());
+        return new Step(task, start, end, length, work, hands, modes);
+    }
+
+    /** The end of a task and so many seconds, as its mode says. */
+    private static LinearExprBuilder moment(Step step, ToLongFunction<Mode> seconds) {
+        LinearExprBuilder sum = LinearExpr.newBuilder().add(step.end());
+        for (int m = 0; m < step.modes().length; m++) {
+            sum.addTerm(step.modes()[m], seconds.applyAsLong(step.task().modes().get(m)));
+        }
+        return sum;
+    }
+
+    private void lag(Lag lag) {
+        Step from = steps.get(lag.from());
+        Step to = steps.get(lag.to());
+        switch (lag.kind()) {
+            case END, FRESH -> model.addGreaterOrEqual(to.start(), from.end());
+            case USABLE -> model.addGreaterOrEqual(to.start(), moment(from, Mode::usable));
+            case SETTLED -> model.addGreaterOrEqual(to.start(), moment(from, Mode::settled));
+        }
+        for (int m = 0; m < from.modes().length; m++) {
+            Mode mode = from.task().modes().get(m);
+            int most = most(lag, mode);
+            if (most < Mode.NEVER) {
+                model.addLessOrEqual(
+                                to.start(), LinearExpr.newBuilder().add(from.end()).add(most))
+                        .onlyEnforceIf(from.modes()[m]);
+            }
+        }
+    }
+
+    private static int most(Lag lag, Mode mode) {
+        int opens = switch (lag.kind()) {
+            case END, FRESH -> 0;
+            case USABLE -> mode.usable();
+            case SETTLED -> mode.settled();
+        };
+        int limit = switch (lag.kind()) {
+            case END, SETTLED -> Mode.NEVER;
+            case USABLE -> mode.closes();
+            case FRESH -> Math.min(mode.usable(), mode.closes());
+        };
+        return lag.within() == null ? limit : Math.min(limit, opens + lag.within());
+    }
+
+    /** Breaks in turn, never further apart than the rule allows, none of them inside hands-on work. */
+    private void rests() {
+        int every = network.breaks().every();
+        int length = network.breaks().length();
+        IntVar lastWork = model.newIntVar(0, horizon, "last work");
+        model.addMaxEquality(lastWork, steps.values().stream().map(Step::end).toArray(IntVar[]::new));
+        int most = Math.min(12, horizon / Math.max(1, every) + 2);
+        IntVar last = model.newConstant(0);
+        for (int k = 0; k < most; k++) {
+            BoolVar there = model.newBoolVar("rest " + k);
+            IntVar start = model.newIntVar(0, horizon + length, "rs " + k);
+            IntVar end = model.newIntVar(0, horizon + 2L * length, "re " + k);
+            IntervalVar span = model.newOptionalIntervalVar(start, model.newConstant(length), end, there, "r " + k);
+            model.addGreaterOrEqual(start, last).onlyEnforceIf(there);
+            model.addLessOrEqual(start, LinearExpr.newBuilder().add(last).add(every)).onlyEnforceIf(there);
+            IntVar next = model.newIntVar(0, horizon + 2L * length, "rested " + k);
+            model.addEquality(next, end).onlyEnforceIf(there);
+            model.addEquality(next, last).onlyEnforceIf(there.not());
+            if (k > 0) {
+                model.addImplication(there, breaks.get(k - 1).there());
+            }
+            breaks.add(new Break(there, start, end, span));
+            last = next;
+        }
+        model.addLessOrEqual(lastWork, LinearExpr.newBuilder().add(last).add(every));
+    }
+
+    private void hands() {
+        for (int w = 0; w < network.workers().size(); w++) {
+            List<IntervalVar> line = new ArrayList<>(breaks.stream().map(Break::span).toList());
+            for (Step step : steps.values()) {
+                if (step.hands().length > w && step.task().needs() != Task.Needs.NOBODY) {
+                    line.add(model.newOptionalIntervalVar(
+                            step.start(), step.length(), step.end(), step.hands()[w], "h" + w + step.task().id()));
+                }
+            }
+            model.addNoOverlap(line);
+        }
+        for (Step step : steps.values()) {
+            if (step.task().needs() == Task.Needs.NOBODY) {
+                List<IntervalVar> line = new ArrayList<>(breaks.stream().map(Break::span).toList());
+                line.add(step.work());
+                model.addNoOverlap(line);
+            }
+        }
+    }
+
+    private void zones() {
+        Map<String, List<IntervalVar>> lines = new TreeMap<>();
+        for (Step step : steps.values()) {
+            for (String zone : step.task().holds()) {
+                if (!step.task().zones().contains(zone)) {
+                    lines.computeIfAbsent(zone, k -> new ArrayList<>()).add(step.work());
+                }
+            }
+            Map<List<String>, IntervalVar> alike = new HashMap<>();
+            for (String zone : step.task().zones()) {
+                IntervalVar busy = alike.computeIfAbsent(into(step.task(), zone), next -> busy(step, next));
+                lines.computeIfAbsent(zone, k -> new ArrayList<>()).add(busy);
+            }
+        }
+        lines.values().forEach(model::addNoOverlap);
+    }
+
+    /** Tasks that work into what this one leaves in a zone. */
+    private List<String> into(Task task, String zone) {
+        return network.lags().stream()
+                .filter(l -> l.from().equals(task.id()) && l.into())
+                .filter(l -> touches(steps.get(l.to()).task(), zone))
+                .map(Lag::to)
+                .distinct()
+                .toList();
+    }
+
+    private static boolean touches(Task task, String zone) {
+        return task.zones().contains(zone) || task.holds().contains(zone);
+    }
+
+    /** A zone is busy until what lies there has settled, or until something is worked into it; tied work keeps it till then. */
+    private IntervalVar busy(Step step, List<String> next) {
+        if (next.isEmpty() && step.task().modes().stream().allMatch(m -> m.settled() == 0)) {
+            return step.work();
+        }
+        String id = step.task().id() + " " + next.size() + next.stream().findFirst().orElse("");
+        IntVar until = model.newIntVar(0, 2L * horizon, "u " + id);
+        boolean tied = network.lags().stream()
+                .anyMatch(l -> l.from().equals(step.task().id()) && next.contains(l.to()) && l.into() && l.ties());
+        List<com.google.ortools.sat.LinearArgument> moments = new ArrayList<>();
+        next.forEach(n -> moments.add(steps.get(n).start()));
+        if (!tied) {
+            moments.add(moment(step, Mode::settled).build());
+        }
+        model.addMinEquality(until, moments);
+        IntVar length = model.newIntVar(0, 2L * horizon, "ul " + id);
+        return model.newIntervalVar(step.start(), length, until, "b " + id);
+    }
+
+    private void tool() {
+        if (network.tools() == 0) {
+            return;
+        }
+        CumulativeConstraint shared = model.addCumulative(network.tools());
+        for (Step step : steps.values()) {
+            for (int m = 0; m < step.modes().length; m++) {
+                int tool = step.task().modes().get(m).tool();
+                if (tool > 0) {
+                    IntVar from = model.newIntVar(0, horizon, "t " + step.task().id());
+                    shared.addDemand(
+                            model.newOptionalIntervalVar(
+                                    from, model.newConstant(tool), step.end(), step.modes()[m], "t" + step.task().id()),
+                            1);
+                }
+            }
+        }
+    }
+
+    private boolean workedInto(Task task) {
+        return network.lags().stream().anyMatch(l -> l.from().equals(task.id()) && l.into());
+    }
+
+    /** Begins the search from a schedule that is known. */
+    void hint(Schedule known) {
+        for (Placed p : known.placed()) {
+            Step step = steps.get(p.task());
+            model.addHint(step.start(), p.start());
+            model.addHint(step.end(), p.end());
+            model.addHint(step.length(), p.end() - p.start());
+            for (int m = 0; m < step.modes().length; m++) {
+                model.addHint(step.modes()[m], m == p.mode() ? 1 : 0);
+            }
+            for (int w = 0; w < step.hands().length; w++) {
+                if (step.task().needs() != Task.Needs.NOBODY) {
+                    model.addHint(step.hands()[w], network.workers().get(w).id().equals(p.worker()) ? 1 : 0);
+                }
+            }
+        }
+        for (int k = 0; k < breaks.size(); k++) {
+            boolean there = k < known.rests().size();
+            model.addHint(breaks.get(k).there(), there ? 1 : 0);
+            if (there) {
+                model.addHint(breaks.get(k).start(), known.rests().get(k).start());
+                model.addHint(breaks.get(k).end(), known.rests().get(k).end());
+            }
+        }
+        model.addHint(ready, known.ready());
+    }
+
+    /** Reads the schedule that was found. */
+    Schedule schedule(CpSolver solver, int leastReady) {
+        List<Placed> placed = new ArrayList<>();
+        int latest = 0;
+        int lastEnd = 0;
+        for (Task task : network.tasks()) {
+            Placed p = placed(steps.get(task.id()), solver);
+            placed.add(p);
+            lastEnd = Math.max(lastEnd, p.end());
+            latest = Math.max(latest, workedInto(task) ? p.end() : p.settled());
+        }
+        int last = lastEnd;
+        List<Rest> rests = breaks.stream()
+                .filter(b -> solver.booleanValue(b.there()))
+                .map(b -> new Rest((int) solver.value(b.start()), (int) solver.value(b.end())))
+                .filter(r -> r.start() < last)
+                .toList();
+        return new Schedule(placed, rests, latest, Math.min(latest, leastReady));
+    }
+
+    private Placed placed(Step step, CpSolver solver) {
+        int m = chosen(step.modes(), solver);
+        Mode mode = step.task().modes().get(m);
+        int end = (int) solver.value(step.end());
+        return new Placed(
+                step.task().id(),
+                worker(step, solver),
+                m,
+                (int) solver.value(step.start()),
+                end,
+                end + mode.usable(),
+                mode.closes() >= Mode.NEVER ? Mode.NEVER : end + mode.closes(),
+                end + mode.settled(),
+                0);
+    }
+
+    private @Nullable String worker(Step step, CpSolver solver) {
+        return step.task().needs() == Task.Needs.NOBODY
+                ? null
+                : network.workers().get(chosen(step.hands(), solver)).id();
+    }
+
+    private static int chosen(BoolVar[] ways, CpSolver solver) {
+        for (int k = 0; k < ways.length; k++) {
+            if (ways[k] != null && solver.booleanValue(ways[k])) {
+                return k;
+            }
+        }
+        throw new IllegalStateException("Nothing was chosen");
+    }
+}
