@@ -7,6 +7,8 @@ alter table look_entry add column over_entry varchar(80) default '' not null;
 alter table job alter column costume_covers varchar(2000);
 -- the look before its last change, to take that back
 alter table job add column look_before clob default '' not null;
+-- fingerprint of the network that the kept order's bound was proven for
+alter table job add column order_proof varchar(64) default '' not null;
 alter table job add column brows varchar(8) default 'MEDIUM' not null;
 alter table job add column hair varchar(8) default 'SHORT' not null;
 alter table job add column seen varchar(14) default 'CAMERA' not null;

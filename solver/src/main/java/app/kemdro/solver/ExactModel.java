@@ -132,7 +132,8 @@ final class ExactModel {
             int most = most(lag, mode);
             if (most < Mode.NEVER) {
                 model.addLessOrEqual(
-                                to.start(), LinearExpr.newBuilder().add(from.end()).add(most))
+                                to.start(),
+                                LinearExpr.newBuilder().add(from.end()).add(most))
                         .onlyEnforceIf(from.modes()[m]);
             }
         }
@@ -166,7 +167,8 @@ final class ExactModel {
             IntVar end = model.newIntVar(0, horizon + 2L * length, "re " + k);
             IntervalVar span = model.newOptionalIntervalVar(start, model.newConstant(length), end, there, "r " + k);
             model.addGreaterOrEqual(start, last).onlyEnforceIf(there);
-            model.addLessOrEqual(start, LinearExpr.newBuilder().add(last).add(every)).onlyEnforceIf(there);
+            model.addLessOrEqual(start, LinearExpr.newBuilder().add(last).add(every))
+                    .onlyEnforceIf(there);
             IntVar next = model.newIntVar(0, horizon + 2L * length, "rested " + k);
             model.addEquality(next, end).onlyEnforceIf(there);
             model.addEquality(next, last).onlyEnforceIf(there.not());
@@ -181,18 +183,24 @@ final class ExactModel {
 
     private void hands() {
         for (int w = 0; w < network.workers().size(); w++) {
-            List<IntervalVar> line = new ArrayList<>(breaks.stream().map(Break::span).toList());
+            List<IntervalVar> line =
+                    new ArrayList<>(breaks.stream().map(Break::span).toList());
             for (Step step : steps.values()) {
                 if (step.hands().length > w && step.task().needs() != Task.Needs.NOBODY) {
                     line.add(model.newOptionalIntervalVar(
-                            step.start(), step.length(), step.end(), step.hands()[w], "h" + w + step.task().id()));
+                            step.start(),
+                            step.length(),
+                            step.end(),
+                            step.hands()[w],
+                            "h" + w + step.task().id()));
                 }
             }
             model.addNoOverlap(line);
         }
         for (Step step : steps.values()) {
             if (step.task().needs() == Task.Needs.NOBODY) {
-                List<IntervalVar> line = new ArrayList<>(breaks.stream().map(Break::span).toList());
+                List<IntervalVar> line =
+                        new ArrayList<>(breaks.stream().map(Break::span).toList());
                 line.add(step.work());
                 model.addNoOverlap(line);
             }
@@ -235,7 +243,8 @@ final class ExactModel {
         if (next.isEmpty() && step.task().modes().stream().allMatch(m -> m.settled() == 0)) {
             return step.work();
         }
-        String id = step.task().id() + " " + next.size() + next.stream().findFirst().orElse("");
+        String id =
+                step.task().id() + " " + next.size() + next.stream().findFirst().orElse("");
         IntVar until = model.newIntVar(0, 2L * horizon, "u " + id);
         boolean tied = network.lags().stream()
                 .anyMatch(l -> l.from().equals(step.task().id()) && next.contains(l.to()) && l.into() && l.ties());
@@ -261,7 +270,11 @@ final class ExactModel {
                     IntVar from = model.newIntVar(0, horizon, "t " + step.task().id());
                     shared.addDemand(
                             model.newOptionalIntervalVar(
-                                    from, model.newConstant(tool), step.end(), step.modes()[m], "t" + step.task().id()),
+                                    from,
+                                    model.newConstant(tool),
+                                    step.end(),
+                                    step.modes()[m],
+                                    "t" + step.task().id()),
                             1);
                 }
             }

@@ -18,8 +18,11 @@ public final class ExactProver implements Prover {
 
     private static final int A_DAY = 24 * 3600;
 
-    /** Seconds of the solver's own count of effort for each second that may pass; the count, not the clock, ends most searches. */
-    private static final double EFFORT = 0.6;
+    /** Seconds of the solver's own count of effort for each second asked for; the count, not the clock, ends a search. */
+    private static final double EFFORT = 0.5;
+
+    /** The clock ends it after so many times what was asked for, on a machine that is slow or busy. */
+    private static final double PATIENCE = 3;
 
     private static final class Native {
         private static final boolean LOADED = load();
@@ -54,7 +57,7 @@ public final class ExactProver implements Prover {
                 .setNumWorkers(STRATEGIES)
                 .setInterleaveSearch(true)
                 .setMaxDeterministicTime(seconds * EFFORT)
-                .setMaxTimeInSeconds(seconds)
+                .setMaxTimeInSeconds(seconds * PATIENCE)
                 .setRandomSeed(1)
                 .setUseDynamicPrecedenceInDisjunctive(true)
                 .setUseDynamicPrecedenceInCumulative(true);

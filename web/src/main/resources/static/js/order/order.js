@@ -1,5 +1,6 @@
 // The order: time across, the body down the side. A row is a thread drawn out of the profile, a cut through time: ingots
 // stand on it, films sink into it, and what they leave stays as a stratum to the right edge.
+import { go } from '../live.js';
 import { scale } from '../ribbon.js';
 import { dataIn, el, widthOf } from '../svg.js';
 
@@ -218,7 +219,30 @@ function drawStartBy(place) {
   place.append(svg);
 }
 
+/** Fetches what would buy time; the answer for a room that was left meanwhile is dropped. */
+async function fillLevers(place) {
+  const answer = await fetch(`${location.pathname}/levers`).catch(() => null);
+  if (!answer?.ok || !place.isConnected) return;
+  const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
+  place.replaceChildren(...document.adoptNode(page.querySelector('#levers')).childNodes);
+}
+
+/** Says how a search goes on, and shows the room anew once it is over. */
+async function follow(place) {
+  if (!place.dataset.looking) return;
+  const answer = await fetch(`${location.pathname}/search`).catch(() => null);
+  if (!answer?.ok || !place.isConnected) return;
+  const state = await answer.json();
+  if (state.looking) setTimeout(() => follow(place), 600);
+  else go(location.href).then(() => {
+    const says = document.querySelector('[data-search-says]');
+    if (says) says.textContent = state.says;
+  });
+}
+
 export function mountOrder(root) {
+  root.querySelectorAll('[data-levers]').forEach(fillLevers);
+  root.querySelectorAll('[data-search]').forEach(follow);
   const place = root.querySelector('[data-order]');
   if (place) {
     const order = new Order(place);

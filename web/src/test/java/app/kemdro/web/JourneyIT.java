@@ -159,6 +159,7 @@ class JourneyIT {
             "/jobs/2/look?show=bare",
             "/jobs/2/order",
             "/jobs/2/order/list",
+            "/jobs/2/bench",
             "/jobs/2/chair",
             "/jobs/1/book",
             "/jobs/2/book"

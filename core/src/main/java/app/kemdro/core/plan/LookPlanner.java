@@ -15,6 +15,7 @@ import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.schedule.Progress;
 import app.kemdro.core.schedule.Schedule;
+import app.kemdro.core.schedule.ScheduleCheck;
 import app.kemdro.core.schedule.TaskNetwork;
 import app.kemdro.core.schedule.Worker;
 import java.time.Duration;
@@ -87,6 +88,29 @@ public final class LookPlanner {
             return Optional.empty();
         }
         return Optional.of(done(draft, network(draft, chairIn), chairIn, stored));
+    }
+
+    /**
+     * The plan that has this order, if the order is still sound for the look and the brief as they are now.
+     *
+     * @param provenOf fingerprint of the network that the order's bound was proven for; empty where it was not
+     */
+    public Optional<Plan> keep(Look look, Brief brief, Schedule order, String provenOf) {
+        Draft draft = draft(look, brief);
+        Set<String> steps = draft.steps().stream().map(e -> e.step().id()).collect(Collectors.toSet());
+        Set<String> placed = order.placed().stream().map(Placed::task).collect(Collectors.toSet());
+        if (!draft.problems().isEmpty() || !steps.equals(placed)) {
+            return Optional.empty();
+        }
+        LocalDateTime chairIn =
+                brief.chairIn().orElse(FiveMinutes.before(brief.call().minusSeconds(order.ready())));
+        TaskNetwork network = network(draft, chairIn);
+        if (!ScheduleCheck.problems(network, order).isEmpty()) {
+            return Optional.empty();
+        }
+        int least = network.fingerprint().equals(provenOf) ? order.leastReady() : planner.least(network);
+        Schedule kept = new Schedule(order.placed(), order.rests(), order.ready(), Math.min(order.ready(), least));
+        return Optional.of(done(draft, network, chairIn, kept));
     }
 
     /** A look turned into steps, before any of them has a time. */

@@ -37,6 +37,11 @@ public final class Planner {
         return new Planner(attempts);
     }
 
+    /** No schedule of this network can be ready before this second; a quick bound, not a proof of much. */
+    public int least(TaskNetwork network) {
+        return new Layout(network, Progress.NOTHING).leastReady();
+    }
+
     /** Plans a network from its beginning. */
     public Outcome plan(TaskNetwork network) {
         return plan(network, Progress.NOTHING, Optional.empty());

@@ -14,7 +14,7 @@ public interface Prover {
      * Looks until it has proven that nothing is shorter, the time is over, or it is told to stop.
      *
      * @param known a sound schedule to begin from, if there is one
-     * @param limit how long it may look
+     * @param limit about how long it may look; the same effort everywhere, so that the same input gives the same answer
      * @param stop asked now and then; true ends the search with what was found
      */
     Proof prove(TaskNetwork network, Optional<Schedule> known, Duration limit, BooleanSupplier stop);

@@ -1,12 +1,17 @@
 package app.kemdro.core.schedule;
 
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 
 /**
  * Tasks, what follows what, and who and what there is to do them. Times are seconds from the moment work may begin.
@@ -28,6 +33,30 @@ public record TaskNetwork(List<Task> tasks, List<Lag> lags, List<Worker> workers
             if (!ids.contains(lag.from()) || !ids.contains(lag.to())) {
                 throw new IllegalArgumentException("A lag joins a task that is not there: " + lag);
             }
+        }
+    }
+
+    /** The same for the same network and another for any other, whatever order sets are walked in. */
+    public String fingerprint() {
+        StringBuilder text = new StringBuilder();
+        tasks.forEach(t -> text.append(t.id())
+                .append('|')
+                .append(t.work())
+                .append(new TreeSet<>(t.zones()))
+                .append(new TreeSet<>(t.holds()))
+                .append(t.needs())
+                .append(t.modes()));
+        lags.stream()
+                .map(l -> l.from() + l.to() + l.kind() + l.within())
+                .sorted()
+                .forEach(text::append);
+        text.append(workers).append(tools).append(breaks);
+        try {
+            byte[] digest =
+                    MessageDigest.getInstance("SHA-256").digest(text.toString().getBytes(StandardCharsets.UTF_8));
+            return HexFormat.of().formatHex(digest);
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("Every Java has SHA-256", e);
         }
     }
 

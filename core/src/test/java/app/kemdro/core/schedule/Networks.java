@@ -41,7 +41,15 @@ public final class Networks {
     /** A network with films, windows, dryer ways, held zones and skills; the same seed gives the same network. */
     public static TaskNetwork random(long seed) {
         SplittableRandom r = new SplittableRandom(seed);
-        int n = 8 + r.nextInt(28);
+        return random(r, 8 + r.nextInt(28));
+    }
+
+    /** The same of so many tasks. */
+    public static TaskNetwork random(long seed, int tasks) {
+        return random(new SplittableRandom(seed), tasks);
+    }
+
+    private static TaskNetwork random(SplittableRandom r, int n) {
         List<Task> tasks = new ArrayList<>();
         List<Lag> lags = new ArrayList<>();
         for (int i = 0; i < n; i++) {

@@ -82,6 +82,8 @@ public class Job {
     @Lob
     private String orderBefore = "";
 
+    private String orderProof = "";
+
     @Lob
     private String lookBefore = "";
 
@@ -217,7 +219,18 @@ public class Job {
     }
 
     public void keepOrder(String order) {
+        keepOrder(order, "");
+    }
+
+    /** Keeps an order, and what its bound was proven for. */
+    public void keepOrder(String order, String provenOf) {
         this.orderBefore = order;
+        this.orderProof = provenOf;
+    }
+
+    /** Fingerprint of the network for which the kept order's bound was proven; empty where it was not. */
+    public String orderProof() {
+        return orderProof;
     }
 
     private static String join(Collection<String> words) {

@@ -1,14 +1,18 @@
 package app.kemdro.web.order;
 
 import app.kemdro.core.method.Trade;
+import app.kemdro.core.plan.Levers.Lever;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.schedule.Confidence;
+import app.kemdro.core.schedule.Schedule;
+import app.kemdro.web.chair.Runs;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
 import app.kemdro.web.plans.Plans;
 import app.kemdro.web.plans.Words;
 import app.kemdro.web.room.Json;
 import app.kemdro.web.room.Rooms;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -16,17 +20,28 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The running order, drawn with the body down the side, and as a numbered list for the mirror. */
 @Controller
 class OrderController {
+    private static final int MOST_SECONDS = 60;
+    private static final int MOST_LEVERS = 8;
+
     private final Jobs jobs;
     private final Plans plans;
     private final Rooms rooms;
+    private final Runs runs;
+    private final Searches searches;
     private final Trade trade;
     private final Json json;
 
-    OrderController(Jobs jobs, Plans plans, Rooms rooms, Trade trade, Json json) {
+    OrderController(Jobs jobs, Plans plans, Rooms rooms, Runs runs, Searches searches, Trade trade, Json json) {
+        this.runs = runs;
+        this.searches = searches;
         this.jobs = jobs;
         this.plans = plans;
         this.rooms = rooms;
@@ -46,7 +61,9 @@ class OrderController {
             fill(model, p);
             model.addAttribute("chancesJson", json.text(chances(p, confidence)));
             model.addAttribute("startBy", Words.hour(Words.startBySure(p, confidence)));
-            model.addAttribute("fromBest", fromBest(p));
+            model.addAttribute("fromBest", fromBest(p.schedule()));
+            model.addAttribute("best", p.schedule().ready() <= p.schedule().leastReady());
+            model.addAttribute("search", searches.state(id));
         });
         return "order/order";
     }
@@ -69,11 +86,75 @@ class OrderController {
         model.addAttribute("day", Words.day(plan.brief().call()));
     }
 
-    /** The schedule is never claimed to be best; the gap to a bound no order can beat is said instead. */
-    private static String fromBest(Plan plan) {
-        int gap = plan.schedule().ready() - plan.schedule().leastReady();
+    /** Looks for a better order, beside the work. */
+    @PostMapping("/jobs/{id}/order/search")
+    String search(@PathVariable long id, @RequestParam(defaultValue = "10") int seconds) {
+        runs.refuseWhileRunning(id);
+        searches.begin(jobs.get(id), Duration.ofSeconds(Math.max(1, Math.min(MOST_SECONDS, seconds))));
+        return "redirect:/jobs/" + id + "/order";
+    }
+
+    @PostMapping("/jobs/{id}/order/search/stop")
+    String stop(@PathVariable long id) {
+        searches.stop(id);
+        return "redirect:/jobs/" + id + "/order";
+    }
+
+    @GetMapping("/jobs/{id}/order/search")
+    @ResponseBody
+    Searches.State state(@PathVariable long id) {
+        return searches.state(id);
+    }
+
+    /** What would buy time, as it is said. */
+    record LeverLine(String says, String saves, String costs, String risk) {}
+
+    /** What would buy time; asked for once the room is shown. */
+    @GetMapping("/jobs/{id}/order/levers")
+    String levers(@PathVariable long id, Model model) {
+        Job job = jobs.get(id);
+        model.addAttribute("job", job);
+        model.addAttribute("levers", lines(found(job)));
+        return "order/levers";
+    }
+
+    private List<Lever> found(Job job) {
+        List<Lever> single = plans.levers().of(job.look(), job.brief());
+        List<Lever> all = new ArrayList<>(single.subList(0, Math.min(MOST_LEVERS, single.size())));
+        plans.levers().pairs(single, job.look(), job.brief()).stream().limit(2).forEach(all::add);
+        return all;
+    }
+
+    private static List<LeverLine> lines(List<Lever> levers) {
+        return levers.stream()
+                .map(l -> new LeverLine(
+                        l.says(), "−" + Words.span(Math.round(l.saved() / 60.0)), money(l.euros()), l.risk()))
+                .toList();
+    }
+
+    private static String money(double euros) {
+        long whole = Math.round(euros);
+        return whole == 0 ? "" : (whole > 0 ? "+" : "−") + "€ " + Math.abs(whole);
+    }
+
+    /** Pulls a lever: the one that says so, planned again on the job as it is now. */
+    @PostMapping("/jobs/{id}/order/levers")
+    String pull(@PathVariable long id, @RequestParam String says, RedirectAttributes after) {
+        runs.refuseWhileRunning(id);
+        Job job = jobs.get(id);
+        Optional<Lever> lever =
+                found(job).stream().filter(l -> l.says().equals(says)).findFirst();
+        String said = lever.map(l -> plans.pull(job, l.look(), l.brief()).said())
+                .orElse("That would not buy time any more. Nothing was changed.");
+        after.addFlashAttribute(Rooms.CHANGE, said);
+        return "redirect:/jobs/" + id + "/order";
+    }
+
+    /** How far it may be from the best, in words. */
+    static String fromBest(Schedule schedule) {
+        int gap = schedule.ready() - schedule.leastReady();
         return gap < 60
-                ? "No order can be ready sooner."
+                ? "Best possible: no order can be ready sooner."
                 : "No order can be ready more than " + Words.span(Math.round(gap / 60.0)) + " sooner.";
     }
 

@@ -4,6 +4,7 @@ import app.kemdro.core.layer.LayerRules;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.method.Trade;
+import app.kemdro.core.plan.Levers;
 import app.kemdro.core.plan.LookPlanner;
 import app.kemdro.core.plan.Mending;
 import app.kemdro.core.plan.Plan;
@@ -43,6 +44,7 @@ public class Plans {
     private final LookPlanner rough;
     private final LookPlanner live;
     private final Mending mending;
+    private final Levers levers;
     private final Map<Key, Answer> answers = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
         private static final long serialVersionUID = 1L;
 
@@ -78,6 +80,7 @@ public class Plans {
         rough = new LookPlanner(trade, rules, Planner.trying(ROUGH));
         live = new LookPlanner(trade, rules, Planner.trying(LIVE));
         mending = new Mending(trade, rough);
+        levers = new Levers(trade, rough);
     }
 
     /** The plan of this job, or what stands in its way. */
@@ -85,10 +88,34 @@ public class Plans {
         Key key = new Key(job.id(), job.version());
         Answer known = answers.get(key);
         if (known == null) {
-            known = answer(full.plan(job.look(), job.brief(), orderBefore(job)));
+            known = answer(planned(job));
             answers.put(key, known);
         }
         return known;
+    }
+
+    /** The order people have in mind stays, as long as it is sound and nothing found from it is shorter. */
+    private Planning planned(Job job) {
+        Optional<Schedule> before = orderBefore(job);
+        Planning anew = full.plan(job.look(), job.brief(), before);
+        Optional<Plan> kept = before.flatMap(o -> full.keep(job.look(), job.brief(), o, job.orderProof()));
+        boolean shorter = anew instanceof Planning.Done done
+                && kept.isPresent()
+                && done.plan().schedule().ready() < kept.get().schedule().ready();
+        return kept.isPresent() && !shorter ? new Planning.Done(kept.get()) : anew;
+    }
+
+    /** Takes over an order that was found for this version of a job, and what was proven of it. */
+    public Job takeOrder(Job job, Plan plan, Schedule order) {
+        return jobs.change(
+                job.id(),
+                j -> j.keepOrder(
+                        mapper.writeValueAsString(order), plan.network().fingerprint()));
+    }
+
+    /** What would buy time. */
+    public Levers levers() {
+        return levers;
     }
 
     private static Answer answer(Planning planning) {
@@ -108,7 +135,7 @@ public class Plans {
     public Changed change(Job job, Consumer<Job> change) {
         Optional<Plan> before = of(job).plan();
         Job stored = jobs.change(job.id(), j -> {
-            before.ifPresent(p -> j.keepOrder(mapper.writeValueAsString(p.schedule())));
+            before.ifPresent(p -> j.keepOrder(mapper.writeValueAsString(p.schedule()), j.orderProof()));
             change.accept(j);
         });
         return new Changed(stored, Words.changed(before, of(stored).plan()));
@@ -123,6 +150,17 @@ public class Plans {
                 j.setLook(after);
                 j.keepLook(mapper.writeValueAsString(before));
             }
+        });
+    }
+
+    /** Changes look and brief together, as a lever does. */
+    public Changed pull(Job job, Look look, Brief brief) {
+        return change(job, j -> {
+            if (!look.equals(j.look())) {
+                j.keepLook(mapper.writeValueAsString(j.look()));
+                j.setLook(look);
+            }
+            j.describe(j.title(), j.production(), j.idea(), brief);
         });
     }
 

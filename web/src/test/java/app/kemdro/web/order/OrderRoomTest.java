@@ -1,6 +1,8 @@
 package app.kemdro.web.order;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
@@ -11,6 +13,7 @@ import app.kemdro.web.job.Jobs;
 import app.kemdro.web.plans.Plans;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.assertj.MockMvcTester;
 
 @DemoTest
 class OrderRoomTest {
@@ -22,6 +25,9 @@ class OrderRoomTest {
 
     @Autowired
     private Trade trade;
+
+    @Autowired
+    private MockMvcTester mvc;
 
     @Test
     void everyDemoJobIsPlannedSoundly() {
@@ -49,5 +55,92 @@ class OrderRoomTest {
         assertThat(order.steps())
                 .allSatisfy(s -> assertThat(s.why()).hasSizeGreaterThan(20).endsWith("."));
         assertThat(order.steps()).anyMatch(OrderModel.Step::critical);
+    }
+
+    private Job copy(String title) {
+        Job from = jobs.byCall().stream()
+                .filter(j -> j.title().equals(title))
+                .findFirst()
+                .orElseThrow();
+        Job copy = new Job("copy", "", "", from.brief());
+        copy.setLook(from.look());
+        return jobs.add(copy);
+    }
+
+    /** A search finds an order that is sound and not longer, and the order stays when the job is read again. */
+    @Test
+    void aBetterOrderIsFoundAndKept() throws Exception {
+        Job job = copy("Sprue");
+        int before = plans.of(job).plan().orElseThrow().schedule().ready();
+        assertThat(mvc.post()
+                        .uri("/jobs/" + job.id() + "/order/search")
+                        .param("seconds", "3")
+                        .with(csrf())
+                        .with(user("ines").roles("LEAD")))
+                .hasStatus(302);
+        String state = "true";
+        for (int wait = 0; wait < 300 && state.contains("true"); wait++) {
+            Thread.sleep(100);
+            state = mvc.get()
+                    .uri("/jobs/" + job.id() + "/order/search")
+                    .with(user("ines").roles("LEAD"))
+                    .exchange()
+                    .getResponse()
+                    .getContentAsString();
+        }
+        assertThat(state).contains("\"looking\":false").contains("sooner");
+        var plan = plans.of(jobs.get(job.id())).plan().orElseThrow();
+        assertThat(plan.schedule().ready()).isLessThanOrEqualTo(before);
+        assertThat(ScheduleCheck.problems(plan.network(), plan.schedule())).isEmpty();
+        assertThat(plan.schedule().leastReady()).isGreaterThan(0);
+    }
+
+    @Test
+    void leversAreSaidInMinutesAndPulled() throws Exception {
+        Job job = copy("The Night Shift, first founder");
+        String levers = mvc.get()
+                .uri("/jobs/" + job.id() + "/order/levers")
+                .with(user("ines").roles("LEAD"))
+                .exchange()
+                .getResponse()
+                .getContentAsString();
+        assertThat(levers).contains("−").contains("min");
+        String says = levers.substring(levers.indexOf("name=\"says\" value=\"") + 19);
+        var pulled = mvc.post()
+                .uri("/jobs/" + job.id() + "/order/levers")
+                .param("says", says.substring(0, says.indexOf('"')))
+                .with(csrf())
+                .with(user("ines").roles("LEAD"))
+                .exchange();
+        assertThat(String.valueOf(pulled.getMvcResult().getFlashMap().get("change")))
+                .contains("ready");
+        var odd = mvc.post()
+                .uri("/jobs/" + job.id() + "/order/levers")
+                .param("says", "Stop the clock")
+                .with(csrf())
+                .with(user("ines").roles("LEAD"))
+                .exchange();
+        assertThat(String.valueOf(odd.getMvcResult().getFlashMap().get("change")))
+                .contains("Nothing was changed");
+    }
+
+    @Test
+    void benchDaysAreShownAndWrittenAsACalendar() throws Exception {
+        assertThat(mvc.get().uri("/jobs/2/bench").with(user("ines").roles("LEAD")))
+                .hasStatus(200)
+                .bodyText()
+                .contains("Sculpt on the cast")
+                .contains("dry and on the table at chair-in");
+        var ics = mvc.get()
+                .uri("/jobs/2/days.ics")
+                .with(user("ines").roles("LEAD"))
+                .exchange()
+                .getResponse();
+        var calendar = biweekly.Biweekly.parse(ics.getContentAsString()).first();
+        assertThat(calendar.getEvents()).hasSizeGreaterThan(6);
+        assertThat(calendar.getEvents())
+                .anyMatch(e -> e.getSummary().getValue().startsWith("Chair: "))
+                .anyMatch(e -> e.getSummary().getValue().startsWith("Call: "));
+        assertThat(ics.getContentAsString()).contains("DTSTART:20").doesNotContain("DTSTART;TZID");
     }
 }

@@ -1,0 +1,187 @@
+package app.kemdro.solver;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.kemdro.core.schedule.BreakRule;
+import app.kemdro.core.schedule.Lag;
+import app.kemdro.core.schedule.Networks;
+import app.kemdro.core.schedule.Outcome;
+import app.kemdro.core.schedule.Planner;
+import app.kemdro.core.schedule.Prover.Proof;
+import app.kemdro.core.schedule.Schedule;
+import app.kemdro.core.schedule.ScheduleCheck;
+import app.kemdro.core.schedule.Task;
+import app.kemdro.core.schedule.Task.Mode;
+import app.kemdro.core.schedule.TaskNetwork;
+import app.kemdro.core.schedule.Worker;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.concurrent.ConcurrentSkipListMap;
+import java.util.stream.LongStream;
+import org.junit.jupiter.api.Test;
+
+class ExactProverTest {
+    private static final ExactProver PROVER = new ExactProver();
+    private static final Duration AT_MOST = Duration.ofSeconds(20);
+    private static final Path OPTIMA = Path.of("src", "test", "resources", "optima.csv");
+    private static final Duration A_MOMENT = Duration.ofMillis(1500);
+
+    private static Proof prove(TaskNetwork network, Optional<Schedule> known) {
+        return PROVER.prove(network, known, AT_MOST, () -> false);
+    }
+
+    private static Optional<Schedule> planned(TaskNetwork network) {
+        return Planner.trying(60).plan(network) instanceof Outcome.Planned p
+                ? Optional.of(p.schedule())
+                : Optional.empty();
+    }
+
+    /**
+     * Two hundred small networks with every feature have the optimum that a second, unrelated solver found and proved for
+     * them. Its answers lie in optima.csv and are written anew with
+     * {@code KEMDRO_WRITE=optima mvn -pl core,solver test -Dtest=ExactProverTest -Dsurefire.failIfNoSpecifiedTests=false}.
+     */
+    @Test
+    void anotherSolverFoundTheSameOptima() throws IOException {
+        if ("optima".equals(System.getenv("KEMDRO_WRITE"))) {
+            Files.writeString(OPTIMA, optima());
+        }
+        List<String> lines = Files.readAllLines(OPTIMA);
+        assertThat(lines).hasSizeGreaterThan(200);
+        lines.stream().skip(1).parallel().forEach(line -> {
+            String[] cells = line.split(",");
+            TaskNetwork network = Networks.random(Long.parseLong(cells[0]), Integer.parseInt(cells[1]));
+            Proof proof = prove(network, planned(network));
+            assertThat(ScheduleCheck.problems(network, proof.schedule().orElseThrow()))
+                    .isEmpty();
+            assertThat(proof.schedule().get().ready()).as(line).isEqualTo(Integer.parseInt(cells[2]));
+        });
+    }
+
+    /** The same, asked of both now, for a few. */
+    @Test
+    void anotherSolverFindsTheSameOptimumNow() {
+        int compared = 0;
+        for (long seed = 1000; compared < 20 && seed < 1100; seed++) {
+            TaskNetwork network = Networks.random(seed, 10);
+            Proof proof = PROVER.prove(network, planned(network), A_MOMENT, () -> false);
+            OptionalInt second = proof.isBest() ? second(network, proof) : OptionalInt.empty();
+            if (second.isPresent()) {
+                assertThat(proof.schedule().orElseThrow().ready())
+                        .as("seed " + seed)
+                        .isEqualTo(second.getAsInt());
+                compared++;
+            }
+        }
+        assertThat(compared).isEqualTo(20);
+    }
+
+    private static OptionalInt second(TaskNetwork network, Proof proof) {
+        return SecondSolver.shortest(network, proof.schedule().orElseThrow().ready() + 60, 400);
+    }
+
+    private static String optima() {
+        Map<Long, String> lines = new ConcurrentSkipListMap<>();
+        LongStream.range(0, 700).parallel().filter(seed -> lines.size() < 205).forEach(seed -> {
+            int steps = 10 + (int) (seed % 3);
+            TaskNetwork network = Networks.random(seed, steps);
+            Proof proof = PROVER.prove(network, planned(network), A_MOMENT, () -> false);
+            OptionalInt second = proof.isBest() ? second(network, proof) : OptionalInt.empty();
+            second.ifPresent(best -> lines.put(seed, seed + "," + steps + "," + best));
+        });
+        return "seed,steps,optimum\n" + String.join("\n", lines.values()) + "\n";
+    }
+
+    @Test
+    void theSameInputGivesTheSameAnswer() {
+        TaskNetwork network = Networks.random(5);
+        Optional<Schedule> known = planned(network);
+        Proof once = PROVER.prove(network, known, Duration.ofSeconds(2), () -> false);
+        Proof again = PROVER.prove(network, known, Duration.ofSeconds(2), () -> false);
+        assertThat(again.schedule().orElseThrow().ready())
+                .isEqualTo(once.schedule().orElseThrow().ready());
+    }
+
+    @Test
+    void aSearchIsGivenUpWhenNobodyWantsItAnyMore() {
+        TaskNetwork network = Networks.random(20);
+        long from = System.nanoTime();
+        Proof proof = PROVER.prove(network, planned(network), Duration.ofSeconds(60), () -> true);
+        assertThat(proof.schedule()).isPresent();
+        assertThat(Duration.ofNanos(System.nanoTime() - from)).isLessThan(Duration.ofSeconds(10));
+    }
+
+    @Test
+    void whatCannotBeIsProvenImpossible() {
+        Worker lead = new Worker("Ines", true, 1, 0, 100);
+        Task long1 = new Task("a", 80, Set.of("nose"), Set.of(), Task.Needs.LEAD, List.of(Mode.NOTHING));
+        Task long2 = new Task("b", 80, Set.of("chin"), Set.of(), Task.Needs.LEAD, List.of(Mode.NOTHING));
+        TaskNetwork network = new TaskNetwork(List.of(long1, long2), List.of(), List.of(lead), 0, BreakRule.USUAL);
+        assertThat(prove(network, Optional.empty()).impossible()).isTrue();
+    }
+
+    @Test
+    void noStepsAndNoHandsAreAnsweredAtOnce() {
+        assertThat(prove(new TaskNetwork(List.of(), List.of(), List.of(), 0, BreakRule.USUAL), Optional.empty())
+                        .schedule())
+                .isEmpty();
+    }
+
+    /** Classic job shops: Fisher & Thompson 1963, Lawrence 1984; optima as published, from memory. */
+    @Test
+    void classicJobShopsAreProvenOptimal() {
+        for (JobShop shop : JobShop.called("ft06|la0[1-9]|la1[0-5]")) {
+            Proof proof = prove(shop.network(), planned(shop.network()));
+            assertThat(proof.schedule().orElseThrow().ready()).as(shop.name()).isEqualTo(shop.optimum());
+            assertThat(proof.isBest()).as(shop.name()).isTrue();
+        }
+    }
+
+    /** A textbook shop with machines as hands: an operation is done by one machine after the one before in its job. */
+    record JobShop(String name, int optimum, TaskNetwork network) {
+        static List<JobShop> called(String names) {
+            List<JobShop> shops = new ArrayList<>();
+            List<String> lines = ShopFile.lines();
+            for (int at = 0; at < lines.size(); at++) {
+                String[] head = lines.get(at).trim().split("\\s+");
+                if (head[0].equals("instance") && head[1].matches(names)) {
+                    int jobs = Integer.parseInt(head[3]);
+                    shops.add(new JobShop(
+                            head[1], Integer.parseInt(head[7]), network(lines.subList(at + 1, at + 1 + jobs))));
+                }
+            }
+            return shops;
+        }
+
+        private static TaskNetwork network(List<String> jobs) {
+            List<Task> tasks = new ArrayList<>();
+            List<Lag> lags = new ArrayList<>();
+            for (int j = 0; j < jobs.size(); j++) {
+                String[] numbers = jobs.get(j).trim().split("\\s+");
+                for (int k = 0; k < numbers.length / 2; k++) {
+                    String id = j + "/" + k;
+                    tasks.add(new Task(
+                            id,
+                            Integer.parseInt(numbers[2 * k + 1]),
+                            Set.of("machine " + numbers[2 * k]),
+                            Set.of(),
+                            Task.Needs.NOBODY,
+                            List.of(Mode.NOTHING)));
+                    if (k > 0) {
+                        lags.add(new Lag(j + "/" + (k - 1), id, Lag.Kind.END, null, "job"));
+                    }
+                }
+            }
+            return new TaskNetwork(
+                    tasks, lags, List.of(new Worker("nobody", true, 1, 0, 1_000_000)), 0, new BreakRule(1_000_000, 1));
+        }
+    }
+}

@@ -1,0 +1,63 @@
+package app.kemdro.web.bench;
+
+import app.kemdro.core.plan.BenchDays;
+import app.kemdro.core.plan.Plan;
+import app.kemdro.web.job.Job;
+import biweekly.Biweekly;
+import biweekly.ICalendar;
+import biweekly.component.VEvent;
+import biweekly.io.TimezoneInfo;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.util.Date;
+import java.util.Optional;
+
+/** Days as iCalendar (RFC 5545); times are local, without a zone, as they are said in the room. */
+final class Calendars {
+    private Calendars() {}
+
+    static String write(Job job, Optional<Plan> plan, BenchDays days) {
+        ICalendar calendar = new ICalendar();
+        calendar.setProductId("-//Kemdro//days//EN");
+        TimezoneInfo zones = new TimezoneInfo();
+        zones.setGlobalFloatingTime(true);
+        calendar.setTimezoneInfo(zones);
+        int number = 0;
+        for (BenchDays.Slot slot : days.slots()) {
+            event(
+                    calendar,
+                    job,
+                    "bench-" + number++,
+                    "Bench: " + slot.work().name(),
+                    slot.work().forWhat(),
+                    slot.from(),
+                    slot.until());
+        }
+        plan.ifPresent(
+                p -> event(calendar, job, "chair", "Chair: " + job.title(), job.production(), p.chairIn(), p.ready()));
+        LocalDateTime call = job.brief().call();
+        event(calendar, job, "call", "Call: " + job.title(), job.production(), call, call.plusMinutes(15));
+        return Biweekly.write(calendar).go();
+    }
+
+    private static void event(
+            ICalendar calendar,
+            Job job,
+            String id,
+            String title,
+            String words,
+            LocalDateTime from,
+            LocalDateTime until) {
+        VEvent event = new VEvent();
+        event.setUid("job-" + job.id() + "-" + id + "@kemdro");
+        event.setSummary(title);
+        event.setDescription(words);
+        event.setDateStart(date(from));
+        event.setDateEnd(date(until));
+        calendar.addEvent(event);
+    }
+
+    private static Date date(LocalDateTime time) {
+        return Date.from(time.atZone(ZoneId.systemDefault()).toInstant());
+    }
+}
