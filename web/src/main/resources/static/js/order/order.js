@@ -214,7 +214,7 @@ function drawStartBy(place) {
   const sure = [...points].reverse().find((p) => p.ofHundred >= 90);
   if (sure) svg.append(el('circle', { class: 'sb-on', cx: x(sure.shift), cy: y(sure.ofHundred), r: 5 }));
   const now = points.find((p) => p.shift === 0);
-  svg.append(el('circle', { class: 'sb-now', cx: x(0), cy: y(now.ofHundred), r: 5 }), el('text', { class: 'sb-bold', x: x(0) + 9, y: y(now.ofHundred) - 7 }, `${now.hour} now`));
+  svg.append(el('circle', { class: 'sb-now', cx: x(0), cy: y(now.ofHundred), r: 5 }), el('text', { class: 'sb-bold', x: x(0) + 9, y: Math.max(top + 22, y(now.ofHundred) - 7) }, `${now.hour} now`));
   place.querySelector('svg')?.remove();
   place.append(svg);
 }

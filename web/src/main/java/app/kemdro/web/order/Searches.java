@@ -105,8 +105,7 @@ class Searches implements DisposableBean {
 
     private static String says(Plan plan, Schedule found) {
         long saved = Math.round((plan.schedule().ready() - found.ready()) / 60.0);
-        String better = saved > 0 ? Words.span(saved) + " sooner than before. " : "Nothing shorter was found. ";
-        return better + OrderController.fromBest(found);
+        return saved > 0 ? Words.span(saved) + " sooner than before." : "Nothing shorter was found.";
     }
 
     @Override

@@ -88,7 +88,7 @@ class OrderRoomTest {
                     .getResponse()
                     .getContentAsString();
         }
-        assertThat(state).contains("\"looking\":false").contains("sooner");
+        assertThat(state).contains("\"looking\":false").containsAnyOf("sooner than before", "Nothing shorter");
         var plan = plans.of(jobs.get(job.id())).plan().orElseThrow();
         assertThat(plan.schedule().ready()).isLessThanOrEqualTo(before);
         assertThat(ScheduleCheck.problems(plan.network(), plan.schedule())).isEmpty();
