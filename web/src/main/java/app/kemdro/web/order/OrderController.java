@@ -15,7 +15,9 @@ import app.kemdro.web.room.Rooms;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -34,6 +36,7 @@ class OrderController {
     private final Jobs jobs;
     private final Plans plans;
     private final Rooms rooms;
+    private final Map<Long, Found> levers = new ConcurrentHashMap<>();
     private final Runs runs;
     private final Searches searches;
     private final Trade trade;
@@ -118,7 +121,19 @@ class OrderController {
         return "order/levers";
     }
 
+    /** Found once for each version of a job. */
     private List<Lever> found(Job job) {
+        Found known = levers.get(job.id());
+        if (known == null || known.version() != job.version()) {
+            known = new Found(job.version(), look(job));
+            levers.put(job.id(), known);
+        }
+        return known.levers();
+    }
+
+    private record Found(long version, List<Lever> levers) {}
+
+    private List<Lever> look(Job job) {
         List<Lever> single = plans.levers().of(job.look(), job.brief());
         List<Lever> all = new ArrayList<>(single.subList(0, Math.min(MOST_LEVERS, single.size())));
         plans.levers().pairs(single, job.look(), job.brief()).stream().limit(2).forEach(all::add);
