@@ -29,7 +29,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
-/** Turns techniques.yaml and rules.yaml into values, and complains by line about what cannot be meant. */
+/** Turns the files of techniques, rules and strata into values, and complains by line about what cannot be meant. */
 final class TradeReader {
     private final Body body;
     private final Materials materials;

@@ -14,8 +14,12 @@ import app.kemdro.web.plans.Plans;
 import app.kemdro.web.room.Json;
 import app.kemdro.web.room.Rooms;
 import app.kemdro.web.sensor.RoomSensor;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -25,6 +29,8 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The brief: character, performer, crew, room, call and what the costume covers. */
@@ -98,6 +104,45 @@ class BriefController {
                                         brief.get()))
                         .said());
         return "redirect:/jobs/" + id + "/brief";
+    }
+
+    /** Takes the call from the next event of a calendar file; chair-in and the crew's hours move along with it. */
+    @PostMapping("/jobs/{id}/brief/call")
+    String call(@PathVariable long id, @RequestParam MultipartFile file, RedirectAttributes after) throws IOException {
+        runs.refuseWhileRunning(id);
+        Job job = jobs.get(id);
+        String text = new String(file.getBytes(), StandardCharsets.UTF_8);
+        Optional<CallFile.Found> found = CallFile.next(text, LocalDateTime.now(clock));
+        String said = found.map(f -> "Call " + f.at().toLocalDate() + " at " + f.at().toLocalTime() + ", from \""
+                        + f.title() + "\"; "
+                        + plans.change(
+                                        job,
+                                        j -> j.describe(j.title(), j.production(), j.idea(), moved(j.brief(), f.at())))
+                                .said())
+                .orElse(
+                        "The file holds no event that is still to come. Nothing was changed; choose an .ics file with the call in it.");
+        after.addFlashAttribute(Rooms.CHANGE, said);
+        return "redirect:/jobs/" + id + "/brief";
+    }
+
+    private static Brief moved(Brief brief, LocalDateTime call) {
+        Duration by = Duration.between(brief.call(), call);
+        return new Brief(
+                call,
+                brief.chairIn().map(t -> t.plus(by)),
+                brief.performer(),
+                brief.crew().stream()
+                        .map(h -> new Brief.Hands(
+                                h.name(),
+                                h.skill(),
+                                h.from().plus(by),
+                                h.until().plus(by)))
+                        .toList(),
+                brief.room(),
+                brief.costumeCovers(),
+                brief.costumeMinutes(),
+                brief.selfApplied(),
+                brief.purpose());
     }
 
     /** The brief, if it can be meant; otherwise the model says what is wrong. */
