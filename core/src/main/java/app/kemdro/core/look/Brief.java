@@ -1,5 +1,6 @@
 package app.kemdro.core.look;
 
+import java.time.Duration;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Objects;
@@ -41,6 +42,42 @@ public record Brief(
             int costumeMinutes,
             boolean selfApplied) {
         this(call, chairIn, performer, crew, room, costumeCovers, costumeMinutes, selfApplied, Purpose.USUAL);
+    }
+
+    /** The same so much later: call, chair-in and the crew's hours move together. */
+    public Brief moved(Duration by) {
+        return new Brief(
+                call.plus(by),
+                chairIn.map(t -> t.plus(by)),
+                performer,
+                crew.stream()
+                        .map(h -> new Hands(
+                                h.name(),
+                                h.skill(),
+                                h.from().plus(by),
+                                h.until().plus(by)))
+                        .toList(),
+                room,
+                costumeCovers,
+                costumeMinutes,
+                selfApplied,
+                purpose);
+    }
+
+    /** The same with this chair-in. */
+    public Brief seated(LocalDateTime at) {
+        return new Brief(
+                call, Optional.of(at), performer, crew, room, costumeCovers, costumeMinutes, selfApplied, purpose);
+    }
+
+    /** The same with other hands. */
+    public Brief with(List<Hands> others) {
+        return new Brief(call, chairIn, performer, others, room, costumeCovers, costumeMinutes, selfApplied, purpose);
+    }
+
+    /** The same in another room. */
+    public Brief in(Room other) {
+        return new Brief(call, chairIn, performer, crew, other, costumeCovers, costumeMinutes, selfApplied, purpose);
     }
 
     /**

@@ -159,16 +159,7 @@ public final class Levers {
                 "Another pair of hands from chair-in",
                 "Two at one face must agree on who leads.",
                 look,
-                new Brief(
-                        brief.call(),
-                        brief.chairIn(),
-                        brief.performer(),
-                        crew,
-                        brief.room(),
-                        brief.costumeCovers(),
-                        brief.costumeMinutes(),
-                        brief.selfApplied(),
-                        brief.purpose())));
+                brief.with(crew)));
     }
 
     private static List<Measure> dryer(Look look, Brief brief) {
@@ -180,16 +171,7 @@ public final class Levers {
                 room.dryers() == 0 ? "A hand dryer on cool" : "Another hand dryer on cool",
                 "Never on warm at a face or a cap.",
                 look,
-                new Brief(
-                        brief.call(),
-                        brief.chairIn(),
-                        brief.performer(),
-                        brief.crew(),
-                        new Room(room.temperatureC(), room.humidityPercent(), room.dryers() + 1),
-                        brief.costumeCovers(),
-                        brief.costumeMinutes(),
-                        brief.selfApplied(),
-                        brief.purpose())));
+                brief.in(new Room(room.temperatureC(), room.humidityPercent(), room.dryers() + 1))));
     }
 
     private List<Measure> schools(Look look, Brief brief, LookEntry entry, Technique technique) {

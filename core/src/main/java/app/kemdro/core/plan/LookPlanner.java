@@ -82,26 +82,44 @@ public final class LookPlanner {
     public Optional<Plan> restore(Look look, Brief brief, Schedule stored) {
         Draft draft = draft(look, brief);
         LocalDateTime chairIn = brief.chairIn().orElse(brief.call());
-        Set<String> steps = draft.steps().stream().map(e -> e.step().id()).collect(Collectors.toSet());
-        Set<String> placed = stored.placed().stream().map(Placed::task).collect(Collectors.toSet());
-        if (!draft.problems().isEmpty() || !steps.equals(placed)) {
+        if (!hasTheSteps(draft, stored)) {
             return Optional.empty();
         }
         return Optional.of(done(draft, network(draft, chairIn), chairIn, stored));
     }
 
-    /**
-     * The plan that has this order, if the order is still sound for the look and the brief as they are now.
-     *
-     * @param provenOf fingerprint of the network that the order's bound was proven for; empty where it was not
-     */
-    public Optional<Plan> keep(Look look, Brief brief, Schedule order, String provenOf) {
-        Draft draft = draft(look, brief);
+    private static boolean hasTheSteps(Draft draft, Schedule order) {
         Set<String> steps = draft.steps().stream().map(e -> e.step().id()).collect(Collectors.toSet());
         Set<String> placed = order.placed().stream().map(Placed::task).collect(Collectors.toSet());
-        if (!draft.problems().isEmpty() || !steps.equals(placed)) {
+        return draft.problems().isEmpty() && steps.equals(placed);
+    }
+
+    /**
+     * Plans a look near the order people have in mind; that order stays as long as it is sound and none that is found from it
+     * is shorter.
+     *
+     * @param before that order, whose steps may be others
+     * @param provenOf fingerprint of the network that its bound was proven for; empty where it was not
+     */
+    public Planning keeping(Look look, Brief brief, Schedule before, String provenOf) {
+        Draft draft = draft(look, brief);
+        if (!draft.problems().isEmpty()) {
+            return new Planning.Refused(draft.problems());
+        }
+        Planning anew = schedule(draft, Optional.of(before));
+        Optional<Plan> kept = keep(draft, before, provenOf);
+        boolean shorter = anew instanceof Planning.Done done
+                && kept.isPresent()
+                && done.plan().schedule().ready() < kept.get().schedule().ready();
+        return kept.isPresent() && !shorter ? new Planning.Done(kept.get()) : anew;
+    }
+
+    /** The plan that has this order, if the order is still sound for the look and the brief as they are now. */
+    private Optional<Plan> keep(Draft draft, Schedule order, String provenOf) {
+        if (!hasTheSteps(draft, order)) {
             return Optional.empty();
         }
+        Brief brief = draft.brief();
         LocalDateTime chairIn =
                 brief.chairIn().orElse(FiveMinutes.before(brief.call().minusSeconds(order.ready())));
         TaskNetwork network = network(draft, chairIn);

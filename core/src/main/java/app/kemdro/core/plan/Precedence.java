@@ -170,11 +170,12 @@ final class Precedence {
             for (String zone : composition.zonesOf(entry, need)) {
                 Expanded needing = onZone(entry, zone).get(0);
                 for (Entry giver : composition.givers(entry, need, zone)) {
-                    List<Expanded> giving = onZone(giver, zone);
-                    Expanded last = giving.get(giving.size() - 1);
-                    if (laysOverAnyway(entry, giver)) {
+                    // what was asked to lie over another goes there whatever a need says, as when two layers are turned
+                    if (giver.isOver(entry)) {
                         continue;
                     }
+                    List<Expanded> giving = onZone(giver, zone);
+                    Expanded last = giving.get(giving.size() - 1);
                     add(
                             last.step().id(),
                             needing.step().id(),
@@ -207,11 +208,6 @@ final class Precedence {
                 .filter(e -> e.step().zones().contains(zone) || e.task().holds().contains(zone))
                 .toList();
         return on.isEmpty() ? all : on;
-    }
-
-    /** What was asked to lie over another goes there whatever a need says, as when two layers are turned. */
-    private static boolean laysOverAnyway(Entry needing, Entry giver) {
-        return giver.isOver(needing);
     }
 
     /** Steps of an entry that leave something on a zone or work on it, in working order. */

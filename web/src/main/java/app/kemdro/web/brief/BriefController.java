@@ -59,7 +59,7 @@ class BriefController {
 
     @GetMapping("/jobs/new")
     String blank(Model model) {
-        return show(model, BriefForm.blank(LocalDate.now(clock)));
+        return show(model, BriefForm.blank(LocalDate.now(clock), trade.body().named("dressed")));
     }
 
     @PostMapping("/jobs/new")
@@ -117,32 +117,18 @@ class BriefController {
                         + f.title() + "\"; "
                         + plans.change(
                                         job,
-                                        j -> j.describe(j.title(), j.production(), j.idea(), moved(j.brief(), f.at())))
+                                        j -> j.describe(
+                                                j.title(),
+                                                j.production(),
+                                                j.idea(),
+                                                j.brief()
+                                                        .moved(Duration.between(
+                                                                j.brief().call(), f.at()))))
                                 .said())
                 .orElse(
                         "The file holds no event that is still to come. Nothing was changed; choose an .ics file with the call in it.");
         after.addFlashAttribute(Rooms.CHANGE, said);
         return "redirect:/jobs/" + id + "/brief";
-    }
-
-    private static Brief moved(Brief brief, LocalDateTime call) {
-        Duration by = Duration.between(brief.call(), call);
-        return new Brief(
-                call,
-                brief.chairIn().map(t -> t.plus(by)),
-                brief.performer(),
-                brief.crew().stream()
-                        .map(h -> new Brief.Hands(
-                                h.name(),
-                                h.skill(),
-                                h.from().plus(by),
-                                h.until().plus(by)))
-                        .toList(),
-                brief.room(),
-                brief.costumeCovers(),
-                brief.costumeMinutes(),
-                brief.selfApplied(),
-                brief.purpose());
     }
 
     /** The brief, if it can be meant; otherwise the model says what is wrong. */

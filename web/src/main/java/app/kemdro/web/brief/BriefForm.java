@@ -26,26 +26,6 @@ import java.util.TreeMap;
 public class BriefForm {
     private static final int HANDS = 3;
 
-    /** A collar and all that is below it, but the hands. */
-    private static final List<String> DRESSED = List.of(
-            "chest",
-            "shoulder-left",
-            "shoulder-right",
-            "upper-back",
-            "lower-chest",
-            "belly",
-            "lower-back",
-            "upper-arm-left",
-            "upper-arm-right",
-            "forearm-left",
-            "forearm-right",
-            "thigh-left",
-            "thigh-right",
-            "shin-left",
-            "shin-right",
-            "foot-left",
-            "foot-right");
-
     private String title = "";
     private String production = "";
     private String idea = "";
@@ -112,12 +92,12 @@ public class BriefForm {
         }
     }
 
-    /** A new brief for tomorrow morning. */
-    static BriefForm blank(LocalDate today) {
+    /** A new brief for tomorrow morning, in a costume that covers these zones. */
+    static BriefForm blank(LocalDate today, List<String> covers) {
         BriefForm form = new BriefForm();
         form.callDay = today.plusDays(1).toString();
         form.callHour = "08:00";
-        form.covers = new ArrayList<>(DRESSED);
+        form.covers = new ArrayList<>(covers);
         form.fillCrew();
         form.crew.get(0).skill = Skill.LEAD;
         return form;

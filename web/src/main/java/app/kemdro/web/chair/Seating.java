@@ -1,11 +1,9 @@
 package app.kemdro.web.chair;
 
 import app.kemdro.core.look.Brief;
-import app.kemdro.core.look.Brief.Hands;
 import app.kemdro.core.plan.Plan;
 import java.time.Duration;
 import java.time.LocalDateTime;
-import java.util.Optional;
 
 /** What the brief becomes when the performer sits down at another time than planned. */
 final class Seating {
@@ -23,22 +21,6 @@ final class Seating {
 
     /** The brief for this chair-in and call; the crew's hours move along with the call. */
     static Brief brief(Brief brief, LocalDateTime chairIn, LocalDateTime call) {
-        Duration moved = Duration.between(brief.call(), call);
-        return new Brief(
-                call,
-                Optional.of(chairIn),
-                brief.performer(),
-                brief.crew().stream()
-                        .map(h -> new Hands(
-                                h.name(),
-                                h.skill(),
-                                h.from().plus(moved),
-                                h.until().plus(moved)))
-                        .toList(),
-                brief.room(),
-                brief.costumeCovers(),
-                brief.costumeMinutes(),
-                brief.selfApplied(),
-                brief.purpose());
+        return brief.moved(Duration.between(brief.call(), call)).seated(chairIn);
     }
 }

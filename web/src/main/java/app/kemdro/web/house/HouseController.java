@@ -2,7 +2,10 @@ package app.kemdro.web.house;
 
 import app.kemdro.core.climate.Blow;
 import app.kemdro.core.climate.HumidAir;
+import app.kemdro.core.material.Bulk;
+import app.kemdro.core.material.Film;
 import app.kemdro.core.material.Material;
+import app.kemdro.core.material.Melt;
 import app.kemdro.core.material.Setting;
 import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Trade;
@@ -26,6 +29,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -212,15 +216,17 @@ class HouseController {
         return "house/materials";
     }
 
-    private static String sets(@org.jspecify.annotations.Nullable Setting setting) {
-        return setting == null
-                ? "does not dry"
-                : switch (setting.getClass().getSimpleName()) {
-                    case "Film" -> "dries as a thin film";
-                    case "Bulk" -> "dries right through, slowly";
-                    case "Melt" -> "sets as it cools";
-                    default -> "cures by itself once mixed";
-                };
+    private static String sets(@Nullable Setting setting) {
+        if (setting == null) {
+            return "does not dry";
+        }
+        if (setting instanceof Film) {
+            return "dries as a thin film";
+        }
+        if (setting instanceof Bulk) {
+            return "dries right through, slowly";
+        }
+        return setting instanceof Melt ? "sets as it cools" : "cures by itself once mixed";
     }
 
     /** A kind of work that has several schools. */

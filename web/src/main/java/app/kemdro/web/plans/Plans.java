@@ -94,15 +94,10 @@ public class Plans {
         return known;
     }
 
-    /** The order people have in mind stays, as long as it is sound and nothing found from it is shorter. */
     private Planning planned(Job job) {
-        Optional<Schedule> before = orderBefore(job);
-        Planning anew = full.plan(job.look(), job.brief(), before);
-        Optional<Plan> kept = before.flatMap(o -> full.keep(job.look(), job.brief(), o, job.orderProof()));
-        boolean shorter = anew instanceof Planning.Done done
-                && kept.isPresent()
-                && done.plan().schedule().ready() < kept.get().schedule().ready();
-        return kept.isPresent() && !shorter ? new Planning.Done(kept.get()) : anew;
+        return orderBefore(job)
+                .map(order -> full.keeping(job.look(), job.brief(), order, job.orderProof()))
+                .orElseGet(() -> full.plan(job.look(), job.brief()));
     }
 
     /** Takes over an order that was found for this version of a job, and what was proven of it. */

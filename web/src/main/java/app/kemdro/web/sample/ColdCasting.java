@@ -1,5 +1,6 @@
 package app.kemdro.web.sample;
 
+import app.kemdro.core.body.Body;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Brows;
 import app.kemdro.core.look.Brief.Hair;
@@ -21,25 +22,7 @@ import java.util.Set;
 public final class ColdCasting {
     private static final String PRODUCTION = "Cold Casting";
 
-    /** A collar and all that is below it, but the hands. */
-    private static final Set<String> COLLAR = Set.of(
-            "chest",
-            "shoulder-left",
-            "shoulder-right",
-            "upper-back",
-            "lower-chest",
-            "belly",
-            "lower-back",
-            "upper-arm-left",
-            "upper-arm-right",
-            "forearm-left",
-            "forearm-right",
-            "thigh-left",
-            "thigh-right",
-            "shin-left",
-            "shin-right",
-            "foot-left",
-            "foot-right");
+    private static final Set<String> COLLAR = Set.copyOf(Body.standard().named("dressed"));
 
     private ColdCasting() {}
 

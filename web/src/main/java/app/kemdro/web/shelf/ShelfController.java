@@ -92,7 +92,8 @@ class ShelfController {
     @PostMapping("/jobs/{id}/again")
     String again(@PathVariable long id) {
         Job from = jobs.get(id);
-        Job copy = new Job(from.title(), from.production(), from.idea(), NextDay.of(from.brief()));
+        Job copy = new Job(
+                from.title(), from.production(), from.idea(), from.brief().moved(Duration.ofDays(1)));
         copy.setLook(from.look());
         return "redirect:/jobs/" + plans.add(copy).id() + "/brief";
     }
