@@ -1,6 +1,8 @@
 // Draws the ribbon, everywhere: hands solid, drying as sinking wedges, windows as brackets, breaks as gaps with a cup.
 import { dataIn, el, hour, widthOf } from './svg.js';
 
+const FLAG = 92;
+
 let before = null;
 
 /** Where minutes lie: x0 is chair-in, on every bench room. */
@@ -98,8 +100,19 @@ function draw(place, ribbon, changed, was) {
     svg.append(el('path', { class: 'rb-rest', d: `M${s.x(rest.from)} ${top + 8}V${foot - 2}M${s.x(rest.to)} ${top + 8}V${foot - 2}` }));
     cup(s.x((rest.from + rest.to) / 2) - 1, top + 36, svg);
   }
+  for (const held of ribbon.held ?? []) {
+    const [x, y] = [s.x(held.at), top - 5];
+    svg.append(el('path', { class: 'rb-nail', d: `M${x - 4} ${y - 8}h9l-2.6 3.4v3h3l-5 6-5-6h3v-3z` }));
+    if (held.costs) svg.append(el('text', { class: 'rb-costs', x: x + 8, y: y - 1 }, held.costs));
+  }
   flags(ribbon, s, svg, top, foot, was, width);
   place.replaceChildren(svg);
+}
+
+/** Where the flag of the call hangs: right of its pole, or left of it where there is no room. */
+function callFlag(ribbon, s, width) {
+  const call = s.x(ribbon.call);
+  return call + FLAG > width - 4 ? call - FLAG : call;
 }
 
 function flags(ribbon, s, svg, top, foot, was, width) {
@@ -116,7 +129,10 @@ function flags(ribbon, s, svg, top, foot, was, width) {
     if (was !== null && Math.abs(was - ribbon.ready) > 0.4) svg.append(el('path', { class: 'rb-pole was', d: `M${s.x(was)} ${top}V${foot}` }));
     const ready = s.x(ribbon.ready);
     svg.append(el('path', { class: 'rb-pole', d: `M${ready} 8V${foot}` }));
-    const label = el('text', { class: 'rb-flag', x: ready - 6, y: 19, 'text-anchor': 'end' }, 'ready, likely ');
+    const call = callFlag(ribbon, s, width);
+    const hidden = ready - 150 < call + FLAG && ready > call;
+    const side = hidden ? { x: Math.max(ready, call + FLAG) + 6 } : { x: ready - 6, 'text-anchor': 'end' };
+    const label = el('text', { class: 'rb-flag', ...side, y: 19 }, 'ready, likely ');
     const bold = el('tspan', { class: 'rb-flag b' }, ribbon.readyText);
     label.append(bold);
     svg.append(label);
@@ -128,10 +144,9 @@ function flags(ribbon, s, svg, top, foot, was, width) {
     }
   }
   const call = s.x(ribbon.call);
-  const flag = 92;
-  const left = call + flag > width - 4 ? call - flag : call;
+  const left = callFlag(ribbon, s, width);
   svg.append(el('path', { class: 'rb-pole call', d: `M${call} 2V${foot}` }),
-    el('path', { class: 'rb-callflag', d: `M${left} 2h${flag}l-7 9.5l7 9.5h${-flag}z` }),
+    el('path', { class: 'rb-callflag', d: `M${left} 2h${FLAG}l-7 9.5l7 9.5h${-FLAG}z` }),
     el('text', { class: 'rb-calltext', x: left + 9, y: 17 }, `call ${ribbon.callText}`));
 }
 

@@ -1,6 +1,7 @@
 package app.kemdro.solver;
 
 import app.kemdro.core.schedule.Lag;
+import app.kemdro.core.schedule.Pin;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Rest;
 import app.kemdro.core.schedule.Schedule;
@@ -56,6 +57,7 @@ final class ExactModel {
         this.ready = model.newIntVar(0, horizon, "ready");
         network.tasks().forEach(t -> steps.put(t.id(), step(t)));
         network.lags().forEach(this::lag);
+        network.pins().forEach(this::pin);
         rests();
         hands();
         zones();
@@ -123,7 +125,7 @@ final class ExactModel {
         Step from = steps.get(lag.from());
         Step to = steps.get(lag.to());
         switch (lag.kind()) {
-            case END, FRESH -> model.addGreaterOrEqual(to.start(), from.end());
+            case END, FRESH, AFTER -> model.addGreaterOrEqual(to.start(), from.end());
             case USABLE -> model.addGreaterOrEqual(to.start(), moment(from, Mode::usable));
             case SETTLED -> model.addGreaterOrEqual(to.start(), moment(from, Mode::settled));
         }
@@ -139,14 +141,27 @@ final class ExactModel {
         }
     }
 
+    private void pin(Pin pin) {
+        Step step = steps.get(pin.task());
+        model.addGreaterOrEqual(step.start(), pin.from());
+        if (pin.until() < Mode.NEVER) {
+            model.addLessOrEqual(step.start(), pin.until());
+        }
+        for (int w = 0; w < step.hands().length && pin.worker() != null; w++) {
+            if (network.workers().get(w).id().equals(pin.worker())) {
+                model.addEquality(step.hands()[w], 1);
+            }
+        }
+    }
+
     private static int most(Lag lag, Mode mode) {
         int opens = switch (lag.kind()) {
-            case END, FRESH -> 0;
+            case END, FRESH, AFTER -> 0;
             case USABLE -> mode.usable();
             case SETTLED -> mode.settled();
         };
         int limit = switch (lag.kind()) {
-            case END, SETTLED -> Mode.NEVER;
+            case END, SETTLED, AFTER -> Mode.NEVER;
             case USABLE -> mode.closes();
             case FRESH -> Math.min(mode.usable(), mode.closes());
         };
@@ -156,14 +171,14 @@ final class ExactModel {
     /** Breaks in turn, never further apart than the rule allows, none of them inside hands-on work. */
     private void rests() {
         int every = network.breaks().every();
-        int length = network.breaks().length();
         IntVar lastWork = model.newIntVar(0, horizon, "last work");
         model.addMaxEquality(lastWork, steps.values().stream().map(Step::end).toArray(IntVar[]::new));
         int most = Math.min(12, horizon / Math.max(1, every) + 2);
         IntVar last = model.newConstant(0);
         for (int k = 0; k < most; k++) {
+            int length = network.breaks().length(k);
             BoolVar there = model.newBoolVar("rest " + k);
-            IntVar start = model.newIntVar(0, horizon + length, "rs " + k);
+            IntVar start = model.newIntVar(0, horizon + 2L * length, "rs " + k);
             IntVar end = model.newIntVar(0, horizon + 2L * length, "re " + k);
             IntervalVar span = model.newOptionalIntervalVar(start, model.newConstant(length), end, there, "r " + k);
             model.addGreaterOrEqual(start, last).onlyEnforceIf(there);

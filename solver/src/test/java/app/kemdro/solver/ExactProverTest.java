@@ -84,6 +84,24 @@ class ExactProverTest {
         assertThat(compared).isEqualTo(20);
     }
 
+    /** Pins are kept by both, and both agree on what they cost. */
+    @Test
+    void anotherSolverAgreesOnPinnedNetworks() {
+        int compared = 0;
+        for (long seed = 0; compared < 12 && seed < 80; seed++) {
+            TaskNetwork network = Networks.pinned(seed, 10);
+            Proof proof = PROVER.prove(network, planned(network), A_MOMENT, () -> false);
+            OptionalInt second = proof.isBest() ? second(network, proof) : OptionalInt.empty();
+            if (second.isPresent()) {
+                assertThat(ScheduleCheck.problems(network, proof.schedule().orElseThrow()))
+                        .isEmpty();
+                assertThat(proof.schedule().get().ready()).as("seed " + seed).isEqualTo(second.getAsInt());
+                compared++;
+            }
+        }
+        assertThat(compared).isEqualTo(12);
+    }
+
     private static OptionalInt second(TaskNetwork network, Proof proof) {
         return SecondSolver.shortest(network, proof.schedule().orElseThrow().ready() + 60, 400);
     }
@@ -181,7 +199,7 @@ class ExactProverTest {
                 }
             }
             return new TaskNetwork(
-                    tasks, lags, List.of(new Worker("nobody", true, 1, 0, 1_000_000)), 0, new BreakRule(1_000_000, 1));
+                    tasks, lags, List.of(new Worker("nobody", true, 1, 0, 1_000_000)), 0, new BreakRule(1_000_000, 1, 1));
         }
     }
 }

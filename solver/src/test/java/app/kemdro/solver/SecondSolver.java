@@ -1,6 +1,7 @@
 package app.kemdro.solver;
 
 import app.kemdro.core.schedule.Lag;
+import app.kemdro.core.schedule.Pin;
 import app.kemdro.core.schedule.Task;
 import app.kemdro.core.schedule.Task.Mode;
 import app.kemdro.core.schedule.TaskNetwork;
@@ -52,6 +53,7 @@ final class SecondSolver {
             task(i);
         }
         network.lags().forEach(this::lag);
+        network.pins().forEach(this::pin);
         IntVar last = model.intVar("last", 0, horizon, true);
         model.max(last, end).post();
         IntVar[][] rests = rests(last);
@@ -128,11 +130,22 @@ final class SecondSolver {
         throw new IllegalArgumentException(id);
     }
 
+    private void pin(Pin pin) {
+        int i = number(pin.task());
+        start[i].ge(pin.from()).post();
+        start[i].le(Math.min(pin.until(), horizon)).post();
+        for (int w = 0; w < network.workers().size(); w++) {
+            if (network.workers().get(w).id().equals(pin.worker())) {
+                hands[i].eq(w).post();
+            }
+        }
+    }
+
     private void lag(Lag lag) {
         int a = number(lag.from());
         int b = number(lag.to());
         ArExpression opens = switch (lag.kind()) {
-            case END, FRESH -> end[a];
+            case END, FRESH, AFTER -> end[a];
             case USABLE -> end[a].add(of(a, Mode::usable));
             case SETTLED -> settled[a];
         };
@@ -223,7 +236,7 @@ final class SecondSolver {
             IntVar from = model.intVar("rs" + k, 0, 2 * horizon, true);
             IntVar to = model.intVar("re" + k, 0, 3 * horizon, true);
             BoolVar taken = model.boolVar("rt" + k);
-            to.eq(from.add(taken.mul(network.breaks().length()))).post();
+            to.eq(from.add(taken.mul(network.breaks().length(k)))).post();
             from.ge(before).post();
             from.le(before.add(every)).post();
             if (k > 0) {

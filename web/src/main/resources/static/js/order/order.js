@@ -102,7 +102,7 @@ class Order {
         group.append(el('path', { class: `or-ingot h${step.hands}`, d: `M${a} ${ground}L${a + lean} ${ground - 16}H${b - lean}L${b} ${ground}Z` }));
         if (!places.has(step.id)) places.set(step.id, { x: a, x2: b, y: ground });
       }
-      group.addEventListener('click', () => this.select(step.id, true));
+      group.addEventListener('click', () => this.press(step.id));
       this.svg.append(group);
     }
     this.places = places;
@@ -165,13 +165,64 @@ class Order {
     place.replaceChildren(svg);
   }
 
+  /** A press chooses a step, or answers which one the chosen step is to stand before or after. */
+  press(id) {
+    if (this.picking && id !== this.chosen) {
+      this.form.elements.to.value = id;
+      this.form.requestSubmit(this.picking);
+    } else this.select(id, true);
+  }
+
+  /** What can be wished of the chosen step. */
+  wishes() {
+    this.form = document.querySelector('[data-wish]');
+    if (!this.form) return;
+    const says = this.form.querySelector('[data-picking]');
+    const stop = () => {
+      this.picking?.remove();
+      this.picking = null;
+      says.hidden = true;
+    };
+    for (const button of this.form.querySelectorAll('[data-pick]')) {
+      button.addEventListener('click', () => {
+        stop();
+        this.picking = Object.assign(document.createElement('button'), { type: 'submit', name: 'press', value: button.dataset.pick, hidden: true });
+        this.form.append(this.picking);
+        says.hidden = false;
+        const word = button.dataset.pick === 'BEFORE' ? 'before' : 'after';
+        says.textContent = `Now the other one: press the step it is to stand ${word}, or walk to it with the arrow keys and press Enter. Esc leaves it.`;
+        this.svg.focus();
+      });
+    }
+    for (const button of this.form.querySelectorAll('[data-hands]')) {
+      button.addEventListener('click', () => { this.form.elements.to.value = button.dataset.hands; });
+    }
+    this.stopPicking = stop;
+  }
+
   key(event) {
+    if (this.picking && event.key === 'Enter' && this.walked) {
+      event.preventDefault();
+      this.press(this.walked);
+      return;
+    }
+    if (this.picking && event.key === 'Escape') this.stopPicking();
     const way = { ArrowRight: 1, ArrowLeft: -1, ArrowDown: 1, ArrowUp: -1 }[event.key];
     if (!way) return;
     event.preventDefault();
-    const at = this.model.steps.findIndex((x) => x.id === this.chosen);
+    const from = this.picking ? this.walked ?? this.chosen : this.chosen;
+    const at = this.model.steps.findIndex((x) => x.id === from);
     const next = this.model.steps[Math.max(0, Math.min(this.model.steps.length - 1, at + way))];
-    this.select(next.id, true);
+    if (this.picking) this.point(next);
+    else this.select(next.id, true);
+  }
+
+  /** Shows which other step is pointed at while one is picked. */
+  point(step) {
+    this.walked = step.id;
+    this.svg.querySelectorAll('.aim').forEach((n) => n.classList.remove('aim'));
+    this.svg.querySelector(`[data-step="${CSS.escape(step.id)}"]`)?.classList.add('aim');
+    this.form.querySelector('[data-picking]').textContent = `${step.number}. ${step.title}: Enter takes it, Esc leaves it.`;
   }
 
   select(id, draw) {
@@ -187,6 +238,12 @@ class Order {
     if (step.performer) parts.push(line(`Performer: ${step.performer}.`));
     step.cautions.slice(0, 2).forEach((c) => parts.push(line(c, 'small')));
     this.why.replaceChildren(...parts);
+    if (this.form) {
+      this.form.elements.step.value = step.id;
+      this.form.elements.to.value = '';
+      this.form.elements.at.value = step.clock;
+      for (const give of this.form.querySelectorAll('[data-hands]')) give.hidden = step.hands < 0 || give.dataset.hands === step.who;
+    }
     if (draw) this.svg.focus({ preventScroll: true });
   }
 }
@@ -246,6 +303,7 @@ export function mountOrder(root) {
   const place = root.querySelector('[data-order]');
   if (place) {
     const order = new Order(place);
+    order.wishes();
     order.draw();
     let resizing;
     window.addEventListener('resize', () => {

@@ -1,5 +1,6 @@
 package app.kemdro.core.look;
 
+import app.kemdro.core.schedule.BreakRule;
 import java.time.Duration;
 import java.time.LocalDateTime;
 import java.util.List;
@@ -13,6 +14,7 @@ import java.util.Set;
  * @param call when set is waiting
  * @param chairIn when the performer sits down; empty lets Kemdro choose it from the call
  * @param costumeMinutes costume, drink and toilet as a block of their own; 0 for none
+ * @param breaks rest for everybody, by rule of the house
  * @param selfApplied whether the performer works on their own face in a mirror
  */
 public record Brief(
@@ -24,11 +26,13 @@ public record Brief(
         Set<String> costumeCovers,
         int costumeMinutes,
         boolean selfApplied,
-        Purpose purpose) {
+        Purpose purpose,
+        BreakRule breaks) {
     public Brief {
         crew = List.copyOf(crew);
         costumeCovers = Set.copyOf(costumeCovers);
         purpose = Objects.requireNonNullElse(purpose, Purpose.USUAL);
+        breaks = Objects.requireNonNullElse(breaks, BreakRule.USUAL);
     }
 
     /** For a camera, for a working day. */
@@ -41,7 +45,7 @@ public record Brief(
             Set<String> costumeCovers,
             int costumeMinutes,
             boolean selfApplied) {
-        this(call, chairIn, performer, crew, room, costumeCovers, costumeMinutes, selfApplied, Purpose.USUAL);
+        this(call, chairIn, performer, crew, room, costumeCovers, costumeMinutes, selfApplied, Purpose.USUAL, BreakRule.USUAL);
     }
 
     /** The same so much later: call, chair-in and the crew's hours move together. */
@@ -61,23 +65,24 @@ public record Brief(
                 costumeCovers,
                 costumeMinutes,
                 selfApplied,
-                purpose);
+                purpose,
+                breaks);
     }
 
     /** The same with this chair-in. */
     public Brief seated(LocalDateTime at) {
         return new Brief(
-                call, Optional.of(at), performer, crew, room, costumeCovers, costumeMinutes, selfApplied, purpose);
+                call, Optional.of(at), performer, crew, room, costumeCovers, costumeMinutes, selfApplied, purpose, breaks);
     }
 
     /** The same with other hands. */
     public Brief with(List<Hands> others) {
-        return new Brief(call, chairIn, performer, others, room, costumeCovers, costumeMinutes, selfApplied, purpose);
+        return new Brief(call, chairIn, performer, others, room, costumeCovers, costumeMinutes, selfApplied, purpose, breaks);
     }
 
     /** The same in another room. */
     public Brief in(Room other) {
-        return new Brief(call, chairIn, performer, crew, other, costumeCovers, costumeMinutes, selfApplied, purpose);
+        return new Brief(call, chairIn, performer, crew, other, costumeCovers, costumeMinutes, selfApplied, purpose, breaks);
     }
 
     /**

@@ -1,13 +1,43 @@
 package app.kemdro.core.look;
 
+import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
-/** A character described on the body: what happens where. The order of entries carries no meaning. */
-public record Look(List<LookEntry> entries) {
+/**
+ * A character described on the body: what happens where. The order of entries carries no meaning.
+ *
+ * @param wishes what people want of the order, the oldest first
+ */
+public record Look(List<LookEntry> entries, List<Wish> wishes) {
     public static final Look EMPTY = new Look(List.of());
 
-    public Look {
-        entries = List.copyOf(entries);
+    /** Without wishes. */
+    public Look(List<LookEntry> entries) {
+        this(entries, List.of());
+    }
+
+    public Look(List<LookEntry> entries, @Nullable List<Wish> wishes) {
+        this.entries = List.copyOf(entries);
+        this.wishes = wishes == null ? List.of() : List.copyOf(wishes);
+    }
+
+    /** The same wishes for other entries. */
+    public Look with(List<LookEntry> others) {
+        return new Look(others, wishes);
+    }
+
+    /** The same with these wishes. */
+    public Look wishing(List<Wish> others) {
+        return new Look(entries, others);
+    }
+
+    /** The same with one wish more; it takes the place of one of the same sort about the same step. */
+    public Look wishing(Wish wish) {
+        List<Wish> all = new ArrayList<>(wishes);
+        all.removeIf(wish::replaces);
+        all.add(wish);
+        return wishing(all);
     }
 
     /** A name for another entry that no entry has yet. */

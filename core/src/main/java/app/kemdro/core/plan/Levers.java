@@ -103,7 +103,7 @@ public final class Levers {
                 entries.add(a.get().equals(entry) ? b.get() : a.get());
             }
         }
-        return new Look(entries);
+        return look.with(entries);
     }
 
     private static Optional<LookEntry> find(Look look, String id) {
@@ -228,12 +228,12 @@ public final class Levers {
         return List.of(new Measure(
                 "Without " + low(technique.name()) + ", " + trade.body().say(entry.zones()),
                 "The character loses it.",
-                new Look(look.entries().stream().filter(e -> !e.equals(entry)).toList()),
+                look.with(look.entries().stream().filter(e -> !e.equals(entry)).toList()),
                 brief));
     }
 
     private static Look with(Look look, LookEntry changed) {
-        return new Look(look.entries().stream()
+        return look.with(look.entries().stream()
                 .map(e -> e.id().equals(changed.id()) ? changed : e)
                 .toList());
     }

@@ -5,12 +5,13 @@ import app.kemdro.core.layer.Stack;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Hands;
 import app.kemdro.core.look.Look;
+import app.kemdro.core.look.Wish;
 import app.kemdro.core.method.StepTemplate;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Expansion.Expanded;
-import app.kemdro.core.schedule.BreakRule;
 import app.kemdro.core.schedule.Lag;
 import app.kemdro.core.schedule.Outcome;
+import app.kemdro.core.schedule.Pin;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.schedule.Progress;
@@ -28,6 +29,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** From a look and its brief to an order of work: the one way in. */
 public final class LookPlanner {
@@ -70,8 +72,48 @@ public final class LookPlanner {
      * @param before a schedule of an earlier state of the look, whose steps may be others
      */
     public Planning plan(Look look, Brief brief, Optional<Schedule> before) {
+        Planning planning = asWished(look, brief, before);
+        return planning instanceof Planning.Refused refused && !look.wishes().isEmpty()
+                ? clash(look, brief).<Planning>map(w -> clashing(w, look, brief)).orElse(refused)
+                : planning;
+    }
+
+    private Planning asWished(Look look, Brief brief, Optional<Schedule> before) {
         Draft draft = draft(look, brief);
         return draft.problems().isEmpty() ? schedule(draft, before) : new Planning.Refused(draft.problems());
+    }
+
+    /**
+     * The smallest set of wishes that cannot all be kept: each is left out in turn, and stays out where the rest still
+     * cannot be kept without it.
+     *
+     * @return empty where it cannot be planned without any wish either
+     */
+    private Optional<List<Wish>> clash(Look look, Brief brief) {
+        if (!(asWished(look.wishing(List.of()), brief, Optional.empty()) instanceof Planning.Done)) {
+            return Optional.empty();
+        }
+        List<Wish> clash = new ArrayList<>(look.wishes());
+        for (Wish wish : look.wishes()) {
+            List<Wish> without = clash.stream().filter(w -> !w.equals(wish)).toList();
+            if (asWished(look.wishing(without), brief, Optional.empty()) instanceof Planning.Refused) {
+                clash.remove(wish);
+            }
+        }
+        return Optional.of(clash);
+    }
+
+    private Planning clashing(List<Wish> clash, Look look, Brief brief) {
+        Draft free = draft(look.wishing(List.of()), brief);
+        List<PlannedStep> steps = free.steps().stream().map(Expanded::step).toList();
+        String said = clash.stream().map(w -> Wishes.say(w, steps, brief)).collect(Collectors.joining("; "));
+        String why = asWished(look.wishing(clash), brief, Optional.empty()) instanceof Planning.Refused r
+                ? " " + r.problems().get(0).what()
+                : "";
+        Problem problem = clash.size() == 1
+                ? Problem.stop("This wish cannot be kept: " + said + "." + why, "Drop it, or wish for another time or other hands.")
+                : Problem.stop("These wishes cannot all be kept: " + said + "." + why, "Drop one of them; any one will do.");
+        return new Planning.Refused(List.of(problem), clash);
     }
 
     /**
@@ -103,10 +145,10 @@ public final class LookPlanner {
      */
     public Planning keeping(Look look, Brief brief, Schedule before, String provenOf) {
         Draft draft = draft(look, brief);
-        if (!draft.problems().isEmpty()) {
-            return new Planning.Refused(draft.problems());
+        Planning anew = draft.problems().isEmpty() ? schedule(draft, Optional.of(before)) : new Planning.Refused(draft.problems());
+        if (anew instanceof Planning.Refused refused) {
+            return look.wishes().isEmpty() ? refused : plan(look, brief, Optional.of(before));
         }
-        Planning anew = schedule(draft, Optional.of(before));
         Optional<Plan> kept = keep(draft, before, provenOf);
         boolean shorter = anew instanceof Planning.Done done
                 && kept.isPresent()
@@ -137,6 +179,7 @@ public final class LookPlanner {
             Composition composition,
             List<Expanded> steps,
             List<Lag> lags,
+            Wishes wishes,
             Map<String, Stack> stacks,
             List<Problem> problems) {}
 
@@ -150,8 +193,11 @@ public final class LookPlanner {
         problems.addAll(composition.problems());
         List<Expanded> steps = problems.isEmpty() ? expand(composition, brief, problems) : List.of();
         List<Lag> lags = problems.isEmpty() ? new Precedence(trade, composition, steps).lags() : List.of();
+        Wishes wishes = new Wishes(look.wishes(), steps.stream().map(Expanded::step).toList(), brief);
+        problems.addAll(wishes.problems(steps));
+        lags = Stream.concat(lags.stream(), wishes.lags().stream()).toList();
         Map<String, Stack> stacks = problems.isEmpty() ? Layering.of(steps, lags, brief, trade, rules) : Map.of();
-        return new Draft(brief, composition, steps, lags, stacks, problems);
+        return new Draft(brief, composition, steps, lags, wishes, stacks, problems);
     }
 
     private List<Expanded> expand(Composition composition, Brief brief, List<Problem> problems) {
@@ -177,7 +223,7 @@ public final class LookPlanner {
 
     private Planning schedule(Draft draft, Optional<Schedule> before) {
         Brief brief = draft.brief();
-        TaskNetwork always = network(draft, h -> worker(h, 0, A_DAY));
+        TaskNetwork always = network(draft, h -> worker(h, 0, A_DAY), draft.wishes().handsOnly());
         Optional<Outcome> free = brief.chairIn().isPresent()
                 ? Optional.empty()
                 : Optional.of(planner.plan(always, Progress.NOTHING, before));
@@ -187,22 +233,24 @@ public final class LookPlanner {
                                 brief.call().minusSeconds(p.schedule().ready()))
                         : brief.call().minusHours(4));
         TaskNetwork network = network(draft, chairIn);
-        Outcome outcome =
-                hoursFit(free, network) ? free.orElseThrow() : planner.plan(network, Progress.NOTHING, before);
+        Outcome outcome = hoursFit(free, network) && !draft.wishes().timed()
+                ? free.orElseThrow()
+                : planner.plan(network, Progress.NOTHING, before);
         return answer(draft, network, chairIn, outcome);
     }
 
     private TaskNetwork network(Draft draft, LocalDateTime chairIn) {
-        return network(draft, h -> worker(h, chairIn));
+        return network(draft, h -> worker(h, chairIn), draft.wishes().pins(chairIn));
     }
 
-    private TaskNetwork network(Draft draft, Function<Hands, Worker> worker) {
+    private TaskNetwork network(Draft draft, Function<Hands, Worker> worker, List<Pin> pins) {
         return new TaskNetwork(
                 draft.steps().stream().map(Expanded::task).toList(),
                 draft.lags(),
                 draft.brief().crew().stream().map(worker).toList(),
                 draft.brief().room().dryers(),
-                BreakRule.USUAL);
+                draft.brief().breaks(),
+                pins);
     }
 
     /** Whether a plan made without regard to hours keeps them anyway. */
@@ -239,6 +287,9 @@ public final class LookPlanner {
         if (outcome instanceof Outcome.NoHands none) {
             return new Planning.Refused(List.of(handsProblem(none.task(), planned, network, draft.brief(), chairIn)));
         }
+        if (outcome instanceof Outcome.TooLate late) {
+            return new Planning.Refused(List.of(tooLate(late, planned)));
+        }
         String task = ((Outcome.NoWindow) outcome).task();
         return new Planning.Refused(List.of(Problem.stop(
                 "\"" + title(task, planned) + "\" cannot be begun before its window closes.",
@@ -252,8 +303,16 @@ public final class LookPlanner {
                 schedule,
                 chairIn,
                 draft.brief(),
-                notes(draft.composition(), draft.brief()),
+                Stream.concat(notes(draft.composition(), draft.brief()).stream(), draft.wishes().notes().stream())
+                        .toList(),
                 draft.stacks());
+    }
+
+    private static Problem tooLate(Outcome.TooLate late, List<PlannedStep> steps) {
+        return Problem.stop(
+                "\"%s\" cannot be begun before %d min after that, as far as was found."
+                        .formatted(title(late.task(), steps), (late.seconds() + 59) / 60),
+                "Wish for a later time, or sit the performer down sooner.");
     }
 
     private static Problem ringProblem(List<String> ring, List<PlannedStep> steps) {
@@ -272,7 +331,8 @@ public final class LookPlanner {
                         .map(w -> new Worker(w.id(), w.lead(), w.pace(), Math.max(0, w.from()), Integer.MAX_VALUE / 4))
                         .toList(),
                 network.tools(),
-                network.breaks());
+                network.breaks(),
+                network.pins());
         LocalDateTime until = planner.plan(always) instanceof Outcome.Planned p
                 ? chairIn.plusSeconds(p.schedule().ready())
                 : brief.call();

@@ -103,7 +103,7 @@ public final class Mending {
         List<LookEntry> entries = new ArrayList<>(look.entries());
         String over = technique.between() ? below.map(b -> origin(b.entry())).orElse(LookEntry.BODY) : "";
         entries.add(new LookEntry(look.freeId("mend-" + technique.id()), technique.id(), zones, 0).above(over));
-        return new Look(entries);
+        return look.with(entries);
     }
 
     private List<Offer> swaps(Look look, LookEntry entry, String because) {
@@ -115,7 +115,7 @@ public final class Mending {
     }
 
     private static Look with(Look look, LookEntry changed) {
-        return new Look(look.entries().stream()
+        return look.with(look.entries().stream()
                 .map(e -> e.id().equals(changed.id()) ? changed : e)
                 .toList());
     }

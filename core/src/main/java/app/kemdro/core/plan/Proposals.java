@@ -169,7 +169,7 @@ public final class Proposals {
     private static Look add(Look look, Technique technique, List<String> zones) {
         List<LookEntry> entries = new ArrayList<>(look.entries());
         entries.add(new LookEntry(look.freeId(technique.id()), technique.id(), zones, 0));
-        return new Look(entries);
+        return look.with(entries);
     }
 
     /** What another technique of the look waits for and nobody gives. */
@@ -216,7 +216,7 @@ public final class Proposals {
                         best.technique().name() + " instead of " + now.name().toLowerCase(Locale.ROOT) + ", "
                                 + trade.body().say(entry.zones()),
                         sentence(best.because()),
-                        new Look(look.entries().stream()
+                        look.with(look.entries().stream()
                                 .map(e ->
                                         e.equals(entry) ? e.by(best.technique().id()) : e)
                                 .toList())));
@@ -272,7 +272,7 @@ public final class Proposals {
         }
         List<String> all = new ArrayList<>(there.get().zones());
         all.addAll(zones);
-        return new Look(look.entries().stream()
+        return look.with(look.entries().stream()
                 .map(e -> e.equals(there.get()) ? e.on(all) : e)
                 .toList());
     }

@@ -58,14 +58,15 @@ public final class Chair {
                 case RUNNING, DONE -> past.add(placed(step, s, now));
             }
         }
-        List<Rest> rests = state.pauses().stream()
-                .map(p -> new Rest(second(p.from()), p.until() == null ? endOfBreak(p, now) : second(p.until())))
-                .toList();
+        List<Rest> rests = new ArrayList<>();
+        for (RunState.Pause p : state.pauses()) {
+            int end = p.until() == null
+                    ? Math.max(
+                            second(p.from()) + plan.network().breaks().length(rests.size()), second(now))
+                    : second(p.until());
+            rests.add(new Rest(second(p.from()), end));
+        }
         return new Progress(Math.max(0, second(now)), past, rests, dropped);
-    }
-
-    private int endOfBreak(RunState.Pause pause, LocalDateTime now) {
-        return Math.max(second(pause.from()) + plan.network().breaks().length(), second(now));
     }
 
     private Placed placed(PlannedStep step, StepState s, LocalDateTime now) {

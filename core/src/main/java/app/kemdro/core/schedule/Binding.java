@@ -27,6 +27,8 @@ public record Binding(
         HOURS,
         /** A break. */
         REST,
+        /** It was wished no earlier. */
+        WISH,
         /** It waits so that a later task meets its window. */
         WINDOW,
         /** Nothing binds it: it could begin sooner without making anything ready sooner. */
@@ -47,6 +49,10 @@ public record Binding(
                         .filter(r -> r.end() == at.start())
                         .findFirst()
                         .map(r -> new Binding(Kind.REST, null, null)))
+                .or(() -> network.pins().stream()
+                        .filter(p -> p.task().equals(taskId) && p.from() == at.start())
+                        .findFirst()
+                        .map(p -> new Binding(Kind.WISH, null, null)))
                 .or(() -> network.workers().stream()
                         .filter(w -> w.id().equals(at.worker()) && w.from() == at.start())
                         .findFirst()

@@ -1,12 +1,42 @@
 package app.kemdro.core.schedule;
 
 /**
- * Rest for everybody at once.
+ * Rest for everybody at once. With a break at least every two hours, every third of them is the meal that falls due within
+ * six.
  *
  * @param every longest stretch of work without one, seconds
  * @param length how long one lasts, seconds
+ * @param meal how long every third one lasts, seconds
  */
-public record BreakRule(int every, int length) {
-    /** 10 minutes in any 120 (a house default; local codes come first). */
-    public static final BreakRule USUAL = new BreakRule(120 * 60, 10 * 60);
+public record BreakRule(int every, int length, int meal) {
+    /** 10 minutes in any 120, half an hour for a meal (a house default; local codes come first). */
+    public static final BreakRule USUAL = new BreakRule(120 * 60, 10 * 60, 30 * 60);
+
+    /** Which of the breaks is a meal. */
+    private static final int MEAL = 3;
+
+    public BreakRule {
+        if (every < 60 || length < 1 || meal < length) {
+            throw new IllegalArgumentException("Breaks come at least a minute apart, and a meal is no shorter than one");
+        }
+    }
+
+    /** How long the break after so many others lasts, seconds. */
+    public int length(int after) {
+        return isMeal(after) ? meal : length;
+    }
+
+    /** Whether the break after so many others is a meal. */
+    public boolean isMeal(int after) {
+        return after % MEAL == MEAL - 1;
+    }
+
+    /** Seconds of all breaks that so many seconds of work cannot do without. */
+    int within(int work) {
+        int total = 0;
+        for (int k = 0; k < Math.max(0, (work - 1) / every); k++) {
+            total += length(k);
+        }
+        return total;
+    }
 }

@@ -2,6 +2,7 @@ package app.kemdro.core.schedule;
 
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
@@ -15,8 +16,9 @@ import java.util.function.Predicate;
  * cancel and flatter the result. A missed window costs the earlier task once more.
  *
  * @param ready simulated ready times in seconds, ascending
+ * @param carries by task, the share of mornings in which being ready hung on it (the criticality index), 0 to 1
  */
-public record Confidence(int[] ready) {
+public record Confidence(int[] ready, Map<String, Double> carries) {
     /** Spread of one task's time, of a whole day, and of a room's drying (standard deviation of the log; judgements). */
     private static final double TASK = 0.18;
 
@@ -33,7 +35,7 @@ public record Confidence(int[] ready) {
             ready[k] = model.morning(random);
         }
         Arrays.sort(ready);
-        return new Confidence(ready);
+        return new Confidence(ready, model.carries(mornings));
     }
 
     /** The second by which this share of mornings is ready; 0.9 means 9 of 10, one-sided. */
@@ -52,6 +54,9 @@ public record Confidence(int[] ready) {
         private final boolean[] workedInto;
         private final int[] rests;
         private final int[] restLength;
+        private final int[] release;
+        private final int[] hung;
+        private final int[] waitedFor;
 
         Model(TaskNetwork network, Schedule schedule) {
             order = schedule.placed();
@@ -78,6 +83,12 @@ public record Confidence(int[] ready) {
                 from[i] = in.stream().mapToInt(l -> index.get(l.from())).toArray();
                 queues(tasks, i);
             }
+            release = new int[n];
+            hung = new int[n];
+            waitedFor = new int[n];
+            network.pins().stream()
+                    .filter(p -> index.containsKey(p.task()))
+                    .forEach(p -> release[index.get(p.task())] = p.from());
             rests = schedule.rests().stream().mapToInt(Rest::start).toArray();
             restLength =
                     schedule.rests().stream().mapToInt(r -> r.end() - r.start()).toArray();
@@ -121,29 +132,60 @@ public record Confidence(int[] ready) {
             double[] rest = new double[rests.length];
             int nextRest = 0;
             double latest = 0;
+            int last = -1;
             double afterRest = 0;
+            int restedAfter = -1;
             double ready = 0;
+            int lastOfAll = -1;
             for (int i = 0; i < n; i++) {
                 Placed p = order.get(i);
                 if (nextRest < rests.length && p.start() >= rests[nextRest] + restLength[nextRest]) {
                     rest[nextRest] = latest + restLength[nextRest];
                     afterRest = rest[nextRest++];
+                    restedAfter = last;
                 }
-                double start = Math.max(afterRest, 0);
+                double start = Math.max(afterRest, release[i]);
+                int by = afterRest >= release[i] ? restedAfter : -1;
                 for (int k = 0; k < waits[i].length; k++) {
                     Placed q = order.get(waits[i][k]);
                     double free = end[waits[i][k]] + (settles[i][k] ? (q.settled() - q.end()) * room : 0);
-                    start = Math.max(start, free);
+                    if (free > start) {
+                        start = free;
+                        by = waits[i][k];
+                    }
                 }
                 double work = (p.end() - p.start()) * day * Math.exp(TASK * random.nextGaussian() - TASK * TASK / 2);
                 for (int k = 0; k < lag[i].length; k++) {
-                    start = Math.max(start, meet(i, k, start, end, room));
+                    double opens = meet(i, k, start, end, room);
+                    if (opens > start) {
+                        start = opens;
+                        by = from[i][k];
+                    }
                 }
                 end[i] = start + work;
-                latest = Math.max(latest, end[i]);
-                ready = Math.max(ready, end[i] + (workedInto[i] ? 0 : (p.settled() - p.end()) * room));
+                waitedFor[i] = by;
+                if (end[i] > latest) {
+                    latest = end[i];
+                    last = i;
+                }
+                double over = end[i] + (workedInto[i] ? 0 : (p.settled() - p.end()) * room);
+                if (over > ready) {
+                    ready = over;
+                    lastOfAll = i;
+                }
+            }
+            for (int i = lastOfAll; i >= 0; i = waitedFor[i]) {
+                hung[i]++;
             }
             return (int) Math.round(ready);
+        }
+
+        Map<String, Double> carries(int mornings) {
+            Map<String, Double> shares = new LinkedHashMap<>();
+            for (int i = 0; i < n; i++) {
+                shares.put(order.get(i).task(), hung[i] / (double) mornings);
+            }
+            return shares;
         }
 
         /** When the lag lets the task begin; if its window has closed by then, the earlier coat is laid again first. */

@@ -47,6 +47,12 @@ public final class Critical {
                     latest = Math.min(latest, Math.max(rest.start(), p.end()));
                 }
             }
+            int length = p.end() - p.start();
+            for (Pin pin : network.pins()) {
+                if (pin.task().equals(p.task()) && pin.until() < Task.Mode.NEVER) {
+                    latest = Math.min(latest, pin.until() + length);
+                }
+            }
             latestEnd.put(p.task(), Math.max(latest, p.end()));
         }
         Map<String, Integer> slack = new HashMap<>();

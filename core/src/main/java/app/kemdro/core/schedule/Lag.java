@@ -21,18 +21,20 @@ public record Lag(
         /** When it has settled. */
         SETTLED,
         /** Its end, and before it becomes usable: it must be worked into while fresh. */
-        FRESH
+        FRESH,
+        /** Its end, and nothing more: the later task does not work into what the earlier one left. */
+        AFTER
     }
 
     /** Whether the later task works into what the earlier one left. */
     public boolean into() {
-        return kind != Kind.SETTLED;
+        return kind != Kind.SETTLED && kind != Kind.AFTER;
     }
 
     /** Seconds after the earlier task's end at which the later may begin. */
     int least(Task.Mode mode) {
         return switch (kind) {
-            case END, FRESH -> 0;
+            case END, FRESH, AFTER -> 0;
             case USABLE -> mode.usable();
             case SETTLED -> mode.settled();
         };
@@ -41,7 +43,7 @@ public record Lag(
     /** Seconds after the earlier task's end by which the later must have begun. */
     int most(Task.Mode mode) {
         int limit = switch (kind) {
-            case END, SETTLED -> Task.Mode.NEVER;
+            case END, SETTLED, AFTER -> Task.Mode.NEVER;
             case USABLE -> mode.closes();
             case FRESH -> Math.min(mode.usable(), mode.closes());
         };
@@ -51,7 +53,7 @@ public record Lag(
     /** The second at which the later task may begin, once the earlier one has its times. */
     public int opens(Placed earlier) {
         return switch (kind) {
-            case END, FRESH -> earlier.end();
+            case END, FRESH, AFTER -> earlier.end();
             case USABLE -> earlier.usable();
             case SETTLED -> earlier.settled();
         };
@@ -60,7 +62,7 @@ public record Lag(
     /** The second by which the later task must have begun, or {@link Task.Mode#NEVER} where there is no such moment. */
     public int shuts(Placed earlier) {
         int limit = switch (kind) {
-            case END, SETTLED -> Task.Mode.NEVER;
+            case END, SETTLED, AFTER -> Task.Mode.NEVER;
             case USABLE -> earlier.closes();
             case FRESH -> Math.min(earlier.usable(), earlier.closes());
         };

@@ -1,6 +1,7 @@
 package app.kemdro.core.schedule;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -34,6 +35,15 @@ final class Layout {
 
     /** Whether two tasks want the same place. */
     final boolean[][] shares;
+
+    /** What was decided by hand: the second before which a task may not begin, by which it must have, and whose hands. */
+    final int[] release;
+
+    final int[] due;
+    final int[] only;
+
+    /** Like the tail, but longer for what must be begun by some second and for all that comes before it. */
+    final int[] pull;
 
     final boolean[] fixed;
     final Placed[] past;
@@ -98,6 +108,41 @@ final class Layout {
             }
         }
         tail = tails();
+        release = new int[n];
+        due = new int[n];
+        only = new int[n];
+        Arrays.fill(due, Task.Mode.NEVER);
+        Arrays.fill(only, -1);
+        network.pins().forEach(this::pin);
+        pull = pulls();
+    }
+
+    private void pin(Pin pin) {
+        int i = index.get(pin.task());
+        release[i] = Math.max(release[i], pin.from());
+        due[i] = Math.min(due[i], pin.until());
+        for (int w = 0; w < network.workers().size(); w++) {
+            if (network.workers().get(w).id().equals(pin.worker())) {
+                only[i] = w;
+            }
+        }
+    }
+
+    /** Tails of what has a second by which it must be begun, as if everything else came after it. */
+    private int[] pulls() {
+        int longest = Arrays.stream(tail).max().orElse(0);
+        int[] result = tail.clone();
+        int[] order = topological();
+        for (int k = n - 1; k >= 0; k--) {
+            int i = order[k];
+            if (due[i] < Task.Mode.NEVER) {
+                result[i] = Math.max(result[i], 2 * longest - due[i]);
+            }
+            for (Arc arc : after[i]) {
+                result[i] = Math.max(result[i], quickest(i) + leastAfter(i, arc.lag) + result[arc.to]);
+            }
+        }
+        return result;
     }
 
     /** Leaves tasks out and joins what came before them to what came after. */
@@ -113,7 +158,10 @@ final class Layout {
             lags.removeAll(out);
             for (Lag a : in) {
                 for (Lag b : out) {
-                    lags.add(new Lag(a.from(), b.to(), Lag.Kind.SETTLED, null, b.because()));
+                    Lag.Kind kind = a.kind() == Lag.Kind.AFTER || b.kind() == Lag.Kind.AFTER
+                            ? Lag.Kind.AFTER
+                            : Lag.Kind.SETTLED;
+                    lags.add(new Lag(a.from(), b.to(), kind, null, b.because()));
                 }
             }
         }
@@ -122,7 +170,8 @@ final class Layout {
                 lags.stream().distinct().toList(),
                 network.workers(),
                 network.tools(),
-                network.breaks());
+                network.breaks(),
+                network.pins().stream().filter(p -> !dropped.contains(p.task())).toList());
     }
 
     private static boolean[][] sharing(int[][] zone) {
@@ -203,7 +252,7 @@ final class Layout {
     }
 
     int quickest(int i) {
-        if (tasks[i].needs() == Task.Needs.NOBODY) {
+        if (tasks[i].needs() == Task.Needs.NOBODY || network.workers().isEmpty()) {
             return tasks[i].work();
         }
         int best = Integer.MAX_VALUE;
@@ -267,7 +316,7 @@ final class Layout {
         int alone = 0;
         int out = Integer.MAX_VALUE;
         for (int i = 0; i < n; i++) {
-            chain = Math.max(chain, tail[i]);
+            chain = Math.max(chain, release[i] + tail[i]);
             switch (tasks[i].needs()) {
                 case LEAD -> {
                     work += quickest(i);
@@ -298,8 +347,6 @@ final class Layout {
     }
 
     private int withRests(int seconds) {
-        return seconds
-                + Math.max(0, (seconds - 1) / network.breaks().every())
-                        * network.breaks().length();
+        return seconds + network.breaks().within(seconds);
     }
 }

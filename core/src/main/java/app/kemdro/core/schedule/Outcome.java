@@ -16,4 +16,7 @@ public sealed interface Outcome {
 
     /** A task whose window cannot be met by anybody. */
     record NoWindow(String task) implements Outcome {}
+
+    /** A pinned task that was not found to begin by the second it is wished to, and by how many seconds it is late. */
+    record TooLate(String task, int seconds) implements Outcome {}
 }

@@ -24,6 +24,7 @@ final class Placement {
     private final int[] hands;
     private final int[] mode;
     private final int[] missed;
+    private final int[] overdue;
     private final int[] floor;
     private final boolean[] placed;
     private final boolean[] blockDone;
@@ -52,6 +53,7 @@ final class Placement {
         hands = new int[net.n];
         mode = new int[net.n];
         missed = new int[net.n];
+        overdue = new int[net.n];
         floor = new int[net.n];
         placed = new boolean[net.n];
         blockDone = new boolean[net.n];
@@ -127,6 +129,7 @@ final class Placement {
         }
         Arrays.fill(placed, false);
         Arrays.fill(missed, 0);
+        Arrays.fill(overdue, 0);
         failedAt = -1;
         layRests();
     }
@@ -149,7 +152,7 @@ final class Placement {
             if (at < earliest) {
                 at = earliest;
             }
-            last = at + net.network.breaks().length();
+            last = at + net.network.breaks().length(rests.size());
             rests.add(new Rest(at, last));
             restLine.take(at, last, -1);
         }
@@ -192,7 +195,7 @@ final class Placement {
             }
             mode[i] = net.network.tools() > 0 ? genes.mode()[i] : 0;
             Mode how = net.tasks[i].modes().get(mode[i]);
-            int from = floor[i];
+            int from = Math.max(floor[i], net.release[i]);
             for (Arc arc : net.before[i]) {
                 from = Math.max(from, end[arc.from()] + leastFrom(arc));
             }
@@ -211,6 +214,9 @@ final class Placement {
                     }
                     missed[i] = Math.max(missed[i], at - limit);
                 }
+            }
+            if (at > net.due[i]) {
+                overdue[i] = at - net.due[i];
             }
             put(i, at, how);
         }
@@ -244,7 +250,7 @@ final class Placement {
         int bestTool = -1;
         for (int w = 0; w < workers.size(); w++) {
             Worker worker = workers.get(w);
-            if (!worker.can(task)) {
+            if (!worker.can(task) || net.only[i] >= 0 && net.only[i] != w) {
                 continue;
             }
             int work = worker.seconds(task);
@@ -341,6 +347,7 @@ final class Placement {
         }
         placed[i] = false;
         missed[i] = 0;
+        overdue[i] = 0;
         if (hands[i] >= 0) {
             workerLine[hands[i]].release(i);
         }
@@ -435,7 +442,7 @@ final class Placement {
                 }
             }
             gaps[k - done] = Math.min(gaps[k - done], last - from);
-            from = last + net.network.breaks().length();
+            from = last + net.network.breaks().length(k);
         }
         return gaps;
     }
@@ -447,10 +454,26 @@ final class Placement {
         long tool = 0;
         for (int i = 0; i < net.n; i++) {
             starts += start[i];
-            late += missed[i];
+            late += missed[i] + overdue[i];
             tool += net.fixed[i] ? 0 : net.tasks[i].modes().get(mode[i]).tool();
         }
         return (ready() + 20 * late) * SECOND + starts / Math.max(1, net.n) * 10 + tool;
+    }
+
+    /** The pinned task that begins latest after the second it should have, or −1. */
+    int latest() {
+        int worst = -1;
+        for (int i = 0; i < net.n; i++) {
+            if (overdue[i] > 0 && (worst < 0 || overdue[i] > overdue[worst])) {
+                worst = i;
+            }
+        }
+        return worst;
+    }
+
+    /** By how many seconds a pinned task begins after it should have. */
+    int overdue(int i) {
+        return overdue[i];
     }
 
     Schedule schedule(int leastReady) {

@@ -4,6 +4,7 @@ import app.kemdro.core.schedule.Outcome.NoHands;
 import app.kemdro.core.schedule.Outcome.NoWindow;
 import app.kemdro.core.schedule.Outcome.Planned;
 import app.kemdro.core.schedule.Outcome.Ring;
+import app.kemdro.core.schedule.Outcome.TooLate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -120,6 +121,10 @@ public final class Planner {
             }
             calm();
             placement.place(best);
+            int late = placement.latest();
+            if (late >= 0 && net.progress.now() == 0) {
+                return new TooLate(net.tasks[late].id(), placement.overdue(late));
+            }
             return new Planned(placement.schedule(net.leastReady()));
         }
 
@@ -162,7 +167,7 @@ public final class Planner {
             double[] priority = new double[net.n];
             int[] modes = new int[net.n];
             for (int i = 0; i < net.n; i++) {
-                priority[i] = net.tail[i];
+                priority[i] = net.pull[i];
                 modes[i] = Math.min(mode, net.modes(i) - 1);
             }
             int every = net.network.breaks().every();
@@ -230,7 +235,7 @@ public final class Planner {
                         next.priority()[j] = p;
                     }
                     default ->
-                        next.priority()[i] = net.tail[i] * (0.5 + random.nextDouble()) + random.nextInt(600) - 300;
+                        next.priority()[i] = net.pull[i] * (0.5 + random.nextDouble()) + random.nextInt(600) - 300;
                 }
             }
             return next;

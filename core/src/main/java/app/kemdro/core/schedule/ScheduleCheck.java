@@ -43,6 +43,7 @@ public final class ScheduleCheck {
             check.zones();
             check.tool();
             check.rests();
+            check.pins();
         }
         return check.problems;
     }
@@ -120,7 +121,7 @@ public final class ScheduleCheck {
                 continue;
             }
             int least = switch (lag.kind()) {
-                case END, FRESH -> a.end();
+                case END, FRESH, AFTER -> a.end();
                 case USABLE -> a.usable();
                 case SETTLED -> a.settled();
             };
@@ -128,7 +129,7 @@ public final class ScheduleCheck {
                 wrong("%s begins %d s too early after %s", lag.to(), least - b.start(), lag.from());
             }
             int most = switch (lag.kind()) {
-                case END, SETTLED -> Task.Mode.NEVER;
+                case END, SETTLED, AFTER -> Task.Mode.NEVER;
                 case USABLE -> a.closes();
                 case FRESH -> Math.min(a.usable(), a.closes());
             };
@@ -247,6 +248,12 @@ public final class ScheduleCheck {
                 .sorted(java.util.Comparator.comparingInt(Rest::start))
                 .toList();
         boolean fromTheStart = progress.past().isEmpty() && progress.now() == 0;
+        for (int k = 0; k < rests.size() && fromTheStart; k++) {
+            int length = rests.get(k).end() - rests.get(k).start();
+            if (length < network.breaks().length(k)) {
+                wrong("break %d lasts %d s instead of %d", k + 1, length, network.breaks().length(k));
+            }
+        }
         for (Rest rest : rests) {
             if (fromTheStart && rest.start() - last > network.breaks().every()) {
                 wrong("%d s of work without a break", rest.start() - last);
@@ -255,6 +262,24 @@ public final class ScheduleCheck {
         }
         if (fromTheStart && ready - last > network.breaks().every()) {
             wrong("%d s of work without a break at the end", ready - last);
+        }
+    }
+
+    private void pins() {
+        for (Pin pin : network.pins()) {
+            Placed p = at.get(pin.task());
+            if (p == null || !open(p)) {
+                continue;
+            }
+            if (p.start() < pin.from()) {
+                wrong("%s begins %d s before it may", p.task(), pin.from() - p.start());
+            }
+            if (p.start() > pin.until() && progress.now() == 0) {
+                wrong("%s begins %d s after it should have", p.task(), p.start() - pin.until());
+            }
+            if (pin.worker() != null && !pin.worker().equals(p.worker())) {
+                wrong("%s is pinned to %s and given to %s", p.task(), pin.worker(), p.worker());
+            }
         }
     }
 

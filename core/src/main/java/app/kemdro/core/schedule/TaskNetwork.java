@@ -18,8 +18,15 @@ import java.util.TreeSet;
  *
  * @param tools how many shared tools there are
  */
-public record TaskNetwork(List<Task> tasks, List<Lag> lags, List<Worker> workers, int tools, BreakRule breaks) {
+public record TaskNetwork(
+        List<Task> tasks, List<Lag> lags, List<Worker> workers, int tools, BreakRule breaks, List<Pin> pins) {
+    /** A network in which nothing was decided by hand. */
+    public TaskNetwork(List<Task> tasks, List<Lag> lags, List<Worker> workers, int tools, BreakRule breaks) {
+        this(tasks, lags, workers, tools, breaks, List.of());
+    }
+
     public TaskNetwork {
+        pins = List.copyOf(pins);
         tasks = List.copyOf(tasks);
         lags = List.copyOf(lags);
         workers = List.copyOf(workers);
@@ -27,6 +34,11 @@ public record TaskNetwork(List<Task> tasks, List<Lag> lags, List<Worker> workers
         for (Task task : tasks) {
             if (!ids.add(task.id())) {
                 throw new IllegalArgumentException("Two tasks are called " + task.id());
+            }
+        }
+        for (Pin pin : pins) {
+            if (!ids.contains(pin.task())) {
+                throw new IllegalArgumentException("A pin holds a task that is not there: " + pin);
             }
         }
         for (Lag lag : lags) {
@@ -50,7 +62,7 @@ public record TaskNetwork(List<Task> tasks, List<Lag> lags, List<Worker> workers
                 .map(l -> l.from() + l.to() + l.kind() + l.within())
                 .sorted()
                 .forEach(text::append);
-        text.append(workers).append(tools).append(breaks);
+        text.append(workers).append(tools).append(breaks).append(pins);
         try {
             byte[] digest =
                     MessageDigest.getInstance("SHA-256").digest(text.toString().getBytes(StandardCharsets.UTF_8));

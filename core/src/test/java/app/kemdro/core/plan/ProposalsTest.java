@@ -17,6 +17,7 @@ import app.kemdro.core.look.Brief.Room;
 import app.kemdro.core.look.Brief.Seen;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.plan.Proposals.Proposal;
+import app.kemdro.core.schedule.BreakRule;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -34,7 +35,8 @@ class ProposalsTest {
                 Set.of(),
                 0,
                 alone,
-                purpose);
+                purpose,
+                BreakRule.USUAL);
     }
 
     private static Performer with(Brows brows, Hair hair, String... reactsTo) {

@@ -10,6 +10,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 
 class ConfidenceTest {
@@ -42,10 +43,25 @@ class ConfidenceTest {
         assertThat(Math.sqrt(variance)).isCloseTo(Math.sqrt(taskSquare + daySquare), within(12.0));
     }
 
+    /** Of two chains side by side the longer carries the risk; a step on both carries all of it. */
+    @Test
+    void whatReadyHangsOnIsSaidAsAShareOfMornings() {
+        TaskNetwork network = of(
+                List.of(task("long", 900, "a"), task("short", 700, "b"), task("join", 60, "c")),
+                List.of(lag("long", "join", Lag.Kind.END), lag("short", "join", Lag.Kind.END)),
+                INES,
+                new Worker("Pell", true, 1, 0, 100_000));
+        Map<String, Double> carries = Confidence.of(network, plan(network), 4000).carries();
+        assertThat(carries.get("join")).isEqualTo(1.0);
+        assertThat(carries.get("long") + carries.get("short")).isCloseTo(1.0, within(1e-9));
+        // the log of their ratio is normal with spread 0.18·√2, its mean ln(900/700): Φ(0.2513/0.2546) = 0.838
+        assertThat(carries.get("long")).isCloseTo(0.838, within(0.02));
+    }
+
     @Test
     void nineOfTenIsOneSided() {
         Confidence hundred =
-                new Confidence(java.util.stream.IntStream.rangeClosed(1, 100).toArray());
+                new Confidence(java.util.stream.IntStream.rangeClosed(1, 100).toArray(), Map.of());
         assertThat(hundred.by(0.9)).isEqualTo(90);
         assertThat(hundred.by(0.5)).isEqualTo(50);
     }

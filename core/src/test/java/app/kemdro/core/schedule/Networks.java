@@ -49,6 +49,22 @@ public final class Networks {
         return random(new SplittableRandom(seed), tasks);
     }
 
+    /** The same with pins: some may begin late only, some must have begun, some are given to the lead. */
+    public static TaskNetwork pinned(long seed, int tasks) {
+        TaskNetwork plain = random(seed, tasks);
+        SplittableRandom r = new SplittableRandom(~seed);
+        List<Pin> pins = new ArrayList<>();
+        for (Task task : plain.tasks()) {
+            switch (r.nextInt(8)) {
+                case 0 -> pins.add(new Pin(task.id(), r.nextInt(3000), Mode.NEVER, null));
+                case 1 -> pins.add(new Pin(task.id(), 0, 2000 + r.nextInt(4000), null));
+                case 2 -> pins.add(new Pin(task.id(), 0, Mode.NEVER, task.needs() == Needs.NOBODY ? null : INES.id()));
+                default -> {}
+            }
+        }
+        return new TaskNetwork(plain.tasks(), plain.lags(), plain.workers(), plain.tools(), plain.breaks(), pins);
+    }
+
     private static TaskNetwork random(SplittableRandom r, int n) {
         List<Task> tasks = new ArrayList<>();
         List<Lag> lags = new ArrayList<>();

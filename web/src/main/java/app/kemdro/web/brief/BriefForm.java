@@ -9,6 +9,7 @@ import app.kemdro.core.look.Brief.Purpose;
 import app.kemdro.core.look.Brief.Room;
 import app.kemdro.core.look.Brief.Seen;
 import app.kemdro.core.look.Brief.Skill;
+import app.kemdro.core.schedule.BreakRule;
 import app.kemdro.web.job.Job;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -25,6 +26,7 @@ import java.util.TreeMap;
 /** The brief as typed: everything is text until it is read, so that what was typed stays when it cannot be meant. */
 public class BriefForm {
     private static final int HANDS = 3;
+    private static final int A_MINUTE = 60;
 
     private String title = "";
     private String production = "";
@@ -50,6 +52,9 @@ public class BriefForm {
     private List<String> mustVanish = new ArrayList<>();
     private boolean moneyShort;
     private String benchDays = "3";
+    private String breakEvery = "120";
+    private String breakMinutes = "10";
+    private String mealMinutes = "30";
     private List<HandsForm> crew = new ArrayList<>();
 
     /** One line of the crew as typed. */
@@ -130,6 +135,9 @@ public class BriefForm {
         form.mustVanish = new ArrayList<>(brief.purpose().mustVanish());
         form.moneyShort = brief.purpose().moneyShort();
         form.benchDays = Integer.toString(brief.purpose().benchDays());
+        form.breakEvery = Integer.toString(brief.breaks().every() / A_MINUTE);
+        form.breakMinutes = Integer.toString(brief.breaks().length() / A_MINUTE);
+        form.mealMinutes = Integer.toString(brief.breaks().meal() / A_MINUTE);
         for (Hands hands : brief.crew()) {
             HandsForm line = new HandsForm();
             line.name = hands.name();
@@ -196,11 +204,28 @@ public class BriefForm {
                     Set.copyOf(mustVanish),
                     moneyShort,
                     within("benchDays", benchDays, 60, "Free days on the bench: 0 to 60."));
-            if (!wrong.isEmpty()) {
+            Optional<BreakRule> breaks = breaks();
+            if (!wrong.isEmpty() || breaks.isEmpty()) {
                 return Optional.empty();
             }
-            return Optional.of(
-                    new Brief(call, seat, who, hands, room, Set.copyOf(covers), costume, selfApplied, purpose));
+            return Optional.of(new Brief(
+                    call, seat, who, hands, room, Set.copyOf(covers), costume, selfApplied, purpose, breaks.get()));
+        }
+
+        private Optional<BreakRule> breaks() {
+            int every = within("breakEvery", breakEvery, 240, "A break every 20 to 240 minutes.");
+            int length = within("breakMinutes", breakMinutes, 60, "A break lasts 5 to 60 minutes.");
+            int meal = within("mealMinutes", mealMinutes, 90, "A meal lasts as long as a break, up to 90 minutes.");
+            if (every < 20) {
+                wrong.put("breakEvery", "A break every 20 to 240 minutes.");
+            } else if (length < 5) {
+                wrong.put("breakMinutes", "A break lasts 5 to 60 minutes.");
+            } else if (meal < length) {
+                wrong.put("mealMinutes", "A meal lasts as long as a break, up to 90 minutes.");
+            } else {
+                return Optional.of(new BreakRule(every * A_MINUTE, length * A_MINUTE, meal * A_MINUTE));
+            }
+            return Optional.empty();
         }
 
         private int within(String field, String typed, int most, String says) {
@@ -480,6 +505,30 @@ public class BriefForm {
 
     public void setMoneyShort(boolean moneyShort) {
         this.moneyShort = moneyShort;
+    }
+
+    public String getBreakEvery() {
+        return breakEvery;
+    }
+
+    public void setBreakEvery(String breakEvery) {
+        this.breakEvery = breakEvery;
+    }
+
+    public String getBreakMinutes() {
+        return breakMinutes;
+    }
+
+    public void setBreakMinutes(String breakMinutes) {
+        this.breakMinutes = breakMinutes;
+    }
+
+    public String getMealMinutes() {
+        return mealMinutes;
+    }
+
+    public void setMealMinutes(String mealMinutes) {
+        this.mealMinutes = mealMinutes;
     }
 
     public String getBenchDays() {

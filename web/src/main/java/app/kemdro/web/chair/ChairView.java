@@ -149,7 +149,7 @@ record ChairView(
             var pauses = standing.state().pauses();
             return millis(pauses.get(pauses.size() - 1)
                     .from()
-                    .plusSeconds(plan.network().breaks().length()));
+                    .plusSeconds(plan.network().breaks().length(pauses.size() - 1)));
         }
 
         private Optional<Upcoming> rest() {

@@ -89,6 +89,7 @@ class ExchangeController {
                         trade.body().sorted(b.purpose().mustVanish()),
                         b.purpose().moneyShort(),
                         b.purpose().benchDays()),
+                new JobFile.Breaks(b.breaks().every() / 60, b.breaks().length() / 60, b.breaks().meal() / 60),
                 job.look().entries().stream()
                         .map(e -> new JobFile.Entry(
                                 e.id(),
@@ -99,6 +100,9 @@ class ExchangeController {
                                 e.strength(),
                                 e.coverage(),
                                 e.over()))
+                        .toList(),
+                job.look().wishes().stream()
+                        .map(w -> new JobFile.Wish(w.kind(), w.step(), w.to(), w.minutes()))
                         .toList(),
                 runs.of(job.id()).stream()
                         .map(r -> new JobFile.Happened(r.beganAt(), r.endedAt(), runs.eventsOf(r)))

@@ -5,6 +5,7 @@ import app.kemdro.core.look.Brief.Hair;
 import app.kemdro.core.look.Brief.Seen;
 import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.core.look.LookEntry.Strength;
+import app.kemdro.core.look.Wish.Kind;
 import app.kemdro.core.run.RunEvent;
 import java.time.LocalDateTime;
 import java.util.List;
@@ -30,7 +31,9 @@ record JobFile(
         @Nullable Integer costumeMinutes,
         @Nullable Boolean selfApplied,
         @Nullable Purpose purpose,
+        @Nullable Breaks breaks,
         @Nullable List<Entry> look,
+        @Nullable List<Wish> wishes,
         @Nullable List<Happened> runs) {
     static final String FORMAT = "kemdro-job";
     static final int VERSION = 2;
@@ -72,6 +75,19 @@ record JobFile(
             @Nullable List<String> mustVanish,
             @Nullable Boolean moneyShort,
             @Nullable Integer benchDays) {}
+
+    /** Rest for everybody: the longest stretch of work, a break, and every third one, in minutes. */
+    record Breaks(
+            @Nullable Integer everyMinutes,
+            @Nullable Integer minutes,
+            @Nullable Integer mealMinutes) {}
+
+    /** What is wanted of the order; see {@link app.kemdro.core.look.Wish}. */
+    record Wish(
+            @Nullable Kind kind,
+            @Nullable String step,
+            @Nullable String to,
+            @Nullable Integer minutes) {}
 
     record Happened(LocalDateTime began, @Nullable LocalDateTime ended, List<RunEvent> events) {}
 }

@@ -3,10 +3,12 @@ package app.kemdro.web.exchange;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
+import app.kemdro.core.look.Wish;
 import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.BriefCheck;
 import app.kemdro.core.plan.Problem;
+import app.kemdro.core.schedule.BreakRule;
 import app.kemdro.web.job.Job;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -27,6 +29,7 @@ import tools.jackson.databind.json.JsonMapper;
 class JobReader {
     private static final int DEEPEST = 20;
     private static final int MOST_ENTRIES = 200;
+    private static final int MOST_WISHES = 60;
 
     private final Trade trade;
     private final JsonMapper mapper = JsonMapper.builder(JsonFactory.builder()
@@ -67,7 +70,8 @@ class JobReader {
                 optional("production", file.production(), 80),
                 optional("idea", file.idea(), 600),
                 brief);
-        job.setLook(look(file.look() == null ? List.of() : file.look()));
+        job.setLook(look(file.look() == null ? List.of() : file.look())
+                .wishing(wishes(file.wishes() == null ? List.of() : file.wishes())));
         return job;
     }
 
@@ -126,7 +130,40 @@ class JobReader {
                 zones("costumeCovers", file.costumeCovers() == null ? List.of() : file.costumeCovers()),
                 file.costumeMinutes() == null ? 0 : file.costumeMinutes(),
                 Boolean.TRUE.equals(file.selfApplied()),
-                purpose(file.purpose()));
+                purpose(file.purpose()),
+                breaks(file.breaks()));
+    }
+
+    private static BreakRule breaks(JobFile.@Nullable Breaks given) {
+        if (given == null) {
+            return BreakRule.USUAL;
+        }
+        int every = needed("breaks.everyMinutes", given.everyMinutes());
+        int length = needed("breaks.minutes", given.minutes());
+        int meal = given.mealMinutes() == null ? length : given.mealMinutes();
+        if (every < 20 || every > 240 || length < 5 || length > 60 || meal < length || meal > 90) {
+            throw new Unreadable("breaks: every 20 to 240 minutes, for 5 to 60, and a meal of no less up to 90.");
+        }
+        return new BreakRule(every * 60, length * 60, meal * 60);
+    }
+
+    private static List<Wish> wishes(List<JobFile.Wish> given) {
+        if (given.size() > MOST_WISHES) {
+            throw new Unreadable("wishes: " + given.size() + " of them; " + MOST_WISHES + " is the most.");
+        }
+        List<Wish> wishes = new ArrayList<>();
+        for (JobFile.Wish w : given) {
+            String at = "wishes[" + wishes.size() + "]";
+            if (w == null) {
+                throw new Unreadable(at + " is empty.");
+            }
+            wishes.add(new Wish(
+                    needed(at + ".kind", w.kind()),
+                    text(at + ".step", w.step(), 200),
+                    optional(at + ".to", w.to(), 200),
+                    w.minutes() == null ? 0 : w.minutes()));
+        }
+        return wishes;
     }
 
     private Brief.Purpose purpose(JobFile.@Nullable Purpose given) {

@@ -10,6 +10,7 @@ import app.kemdro.core.look.Brief.Room;
 import app.kemdro.core.look.Brief.Seen;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
+import app.kemdro.core.schedule.BreakRule;
 import jakarta.persistence.CollectionTable;
 import jakarta.persistence.Column;
 import jakarta.persistence.ElementCollection;
@@ -38,6 +39,8 @@ import org.jspecify.annotations.Nullable;
 /** One transformation of one performer, as stored. */
 @Entity
 public class Job {
+    private static final int A_MINUTE = 60;
+
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private @Nullable Long id;
@@ -78,6 +81,9 @@ public class Job {
     private String mustVanish = "";
     private boolean moneyShort;
     private int benchDays;
+    private int breakEvery;
+    private int breakMinutes;
+    private int mealMinutes;
 
     @Lob
     private String orderBefore = "";
@@ -96,6 +102,11 @@ public class Job {
     @CollectionTable(name = "look_entry", joinColumns = @JoinColumn(name = "job_id"))
     @OrderColumn(name = "position")
     private List<EntryRow> entries = new ArrayList<>();
+
+    @ElementCollection(fetch = FetchType.EAGER)
+    @CollectionTable(name = "wish", joinColumns = @JoinColumn(name = "job_id"))
+    @OrderColumn(name = "position")
+    private List<WishRow> wishes = new ArrayList<>();
 
     protected Job() {}
 
@@ -152,6 +163,9 @@ public class Job {
         this.mustVanish = join(brief.purpose().mustVanish());
         this.moneyShort = brief.purpose().moneyShort();
         this.benchDays = brief.purpose().benchDays();
+        this.breakEvery = brief.breaks().every() / A_MINUTE;
+        this.breakMinutes = brief.breaks().length() / A_MINUTE;
+        this.mealMinutes = brief.breaks().meal() / A_MINUTE;
         List<HandsRow> rows = brief.crew().stream()
                 .map(h -> new HandsRow(h.name(), h.skill(), h.from(), h.until()))
                 .toList();
@@ -172,7 +186,8 @@ public class Job {
                 split(costumeCovers),
                 costumeMinutes,
                 selfApplied,
-                new Purpose(seen, lastsHours, split(mustVanish), moneyShort, benchDays));
+                new Purpose(seen, lastsHours, split(mustVanish), moneyShort, benchDays),
+                new BreakRule(breakEvery * A_MINUTE, breakMinutes * A_MINUTE, mealMinutes * A_MINUTE));
     }
 
     public Look look() {
@@ -186,7 +201,8 @@ public class Job {
                         e.strength(),
                         e.coverage(),
                         e.overEntry()))
-                .toList());
+                .toList())
+                .wishing(wishes.stream().map(WishRow::wish).toList());
     }
 
     /** Replaces what happens on the body. */
@@ -202,6 +218,7 @@ public class Job {
                         e.coverage(),
                         e.over()))
                 .collect(Collectors.toCollection(ArrayList::new));
+        wishes = look.wishes().stream().map(WishRow::of).collect(Collectors.toCollection(ArrayList::new));
     }
 
     /** The order people had in mind before the last change, as the planner wrote it; empty when there was none. */

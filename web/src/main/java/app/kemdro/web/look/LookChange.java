@@ -34,7 +34,7 @@ final class LookChange {
                 technique.id(),
                 technique.covers().isEmpty() ? fit : List.copyOf(technique.covers()),
                 0));
-        return new Look(entries);
+        return look.with(entries);
     }
 
     private static LookEntry joined(LookEntry entry, List<String> zones) {
@@ -44,13 +44,12 @@ final class LookChange {
     }
 
     static Look remove(Look look, String entryId) {
-        return new Look(
-                look.entries().stream().filter(e -> !e.id().equals(entryId)).toList());
+        return look.with(look.entries().stream().filter(e -> !e.id().equals(entryId)).toList());
     }
 
     /** Takes zones out of an entry; an entry without zones goes. */
     static Look lift(Look look, String entryId, List<String> zones) {
-        return new Look(look.entries().stream()
+        return look.with(look.entries().stream()
                 .map(e -> e.id().equals(entryId)
                         ? e.on(e.zones().stream()
                                 .filter(z -> !zones.contains(z))
@@ -111,7 +110,7 @@ final class LookChange {
                 entries.add(e);
             }
         }
-        return new Look(entries);
+        return look.with(entries);
     }
 
     private static List<String> side(LookEntry entry, String ending) {
@@ -119,7 +118,7 @@ final class LookChange {
     }
 
     static Look each(Look look, String entryId, UnaryOperator<LookEntry> change) {
-        return new Look(look.entries().stream()
+        return look.with(look.entries().stream()
                 .map(e -> e.id().equals(entryId) ? change.apply(e) : e)
                 .toList());
     }

@@ -2,7 +2,11 @@ package app.kemdro.web.order;
 
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Levers.Lever;
+import app.kemdro.core.look.Wish;
 import app.kemdro.core.plan.Plan;
+import app.kemdro.core.plan.PlannedStep;
+import app.kemdro.core.plan.Planning;
+import app.kemdro.core.plan.Wishes;
 import app.kemdro.core.schedule.Confidence;
 import app.kemdro.core.schedule.Schedule;
 import app.kemdro.web.chair.Runs;
@@ -13,10 +17,13 @@ import app.kemdro.web.plans.Words;
 import app.kemdro.web.room.Json;
 import app.kemdro.web.room.Rooms;
 import java.time.Duration;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -32,6 +39,11 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class OrderController {
     private static final int MOST_SECONDS = 60;
     private static final int MOST_LEVERS = 8;
+    private static final int MOST_RISKS = 4;
+
+    /** Certainties people think in. */
+    private static final Map<Double, String> CERTAINTIES =
+            new TreeMap<>(Map.of(0.5, "1 time of 2", 0.9, "9 times of 10", 0.98, "49 times of 50"));
 
     private final Jobs jobs;
     private final Plans plans;
@@ -67,8 +79,88 @@ class OrderController {
             model.addAttribute("fromBest", fromBest(p.schedule()));
             model.addAttribute("best", p.schedule().ready() <= p.schedule().leastReady());
             model.addAttribute("search", searches.state(id));
+            model.addAttribute("crew", p.brief().crew());
+            model.addAttribute("certainties", certainties(p, confidence));
+            model.addAttribute("risks", risks(p, confidence));
         });
+        model.addAttribute("wishes", wishes(job));
+        model.addAttribute("canTakeBack", plans.canTakeBack(job));
         return "order/order";
+    }
+
+    /** When to sit down so that the call is made so often. */
+    record Certainty(String often, String hour, boolean now) {}
+
+    private static List<Certainty> certainties(Plan plan, Confidence confidence) {
+        return CERTAINTIES.entrySet().stream()
+                .map(c -> {
+                    LocalDateTime at = Words.startBy(plan, confidence, c.getKey());
+                    return new Certainty(c.getValue(), Words.hour(at), at.equals(plan.chairIn()));
+                })
+                .toList();
+    }
+
+    /** A step that carries much of the risk, and of 100 mornings in how many ready hung on it. */
+    record Risk(String step, String title, int ofHundred, String minutes) {}
+
+    /** The steps whose running over would most often and most largely move ready: their share times their length. */
+    private static List<Risk> risks(Plan plan, Confidence confidence) {
+        return plan.schedule().placed().stream()
+                .sorted(Comparator.comparingDouble(
+                        p -> -confidence.carries().getOrDefault(p.task(), 0.0) * (p.settled() - p.start())))
+                .limit(MOST_RISKS)
+                .map(p -> new Risk(
+                        p.task(),
+                        plan.step(p.task()).titleWithPlace(),
+                        (int) Math.round(100 * confidence.carries().getOrDefault(p.task(), 0.0)),
+                        Words.span(Math.round((p.settled() - p.start()) / 60.0))))
+                .toList();
+    }
+
+    /** Sits the performer down at this hour from now on. */
+    @PostMapping("/jobs/{id}/order/chair-in")
+    String sit(@PathVariable long id, @RequestParam String often, RedirectAttributes after) {
+        runs.refuseWhileRunning(id);
+        Job job = jobs.get(id);
+        Plans.Answer answer = plans.of(job);
+        CERTAINTIES.entrySet().stream()
+                .filter(c -> c.getValue().equals(often) && answer.plan().isPresent())
+                .findFirst()
+                .ifPresent(c -> {
+                    Plan plan = answer.plan().orElseThrow();
+                    LocalDateTime at =
+                            Words.startBy(plan, answer.confidence().orElseThrow(), c.getKey());
+                    String said = plans.pull(job, job.look(), job.brief().seated(at))
+                            .said();
+                    after.addFlashAttribute(Rooms.CHANGE, "Chair-in " + Words.hour(at) + ". " + said);
+                });
+        return "redirect:/jobs/" + id + "/order";
+    }
+
+    /** A wish with what it costs; where wishes clash, whether it is one of those that do. */
+    record WishLine(Wish wish, String says, String costs, boolean clashes) {}
+
+    private List<WishLine> wishes(Job job) {
+        Plans.Answer answer = plans.of(job);
+        List<PlannedStep> steps = answer.plan().map(Plan::steps).orElseGet(() -> stepsWithoutWishes(job));
+        List<Wish> clash = answer.planning() instanceof Planning.Refused refused ? refused.clash() : List.of();
+        return job.look().wishes().stream()
+                .map(w -> new WishLine(w, Wishes.say(w, steps, job.brief()), costs(answer, w), clash.contains(w)))
+                .toList();
+    }
+
+    private List<PlannedStep> stepsWithoutWishes(Job job) {
+        return plans.rough(job.look().wishing(List.of()), job.brief()) instanceof Planning.Done done
+                ? done.plan().steps()
+                : List.of();
+    }
+
+    private static String costs(Plans.Answer answer, Wish wish) {
+        Integer seconds = answer.wishes().get(wish);
+        if (seconds == null) {
+            return "";
+        }
+        return seconds < 60 ? "costs nothing" : "+" + Words.span(Math.round(seconds / 60.0));
     }
 
     @GetMapping("/jobs/{id}/order/list")

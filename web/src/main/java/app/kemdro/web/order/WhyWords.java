@@ -30,6 +30,7 @@ final class WhyWords {
             case HANDS -> at.worker() + " is at " + title(binding) + " until " + clock + ".";
             case HOURS -> at.worker() + " comes at " + clock + ".";
             case REST -> "The break ends at " + clock + ".";
+            case WISH -> "You want it not before " + clock + ".";
             case WINDOW -> "It waits so that " + title(binding) + " still meets its window.";
             case SLACK -> "It could begin sooner, but nothing would be ready sooner.";
         };

@@ -3,6 +3,7 @@ package app.kemdro.web.plans;
 import app.kemdro.core.layer.LayerRules;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Look;
+import app.kemdro.core.look.Wish;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Levers;
 import app.kemdro.core.plan.LookPlanner;
@@ -56,8 +57,12 @@ public class Plans {
 
     private record Key(long job, long version) {}
 
-    /** What was computed for a version of a job; confidence only where there is a plan. */
-    public record Answer(Planning planning, Optional<Confidence> confidence) {
+    /**
+     * What was computed for a version of a job; confidence only where there is a plan.
+     *
+     * @param wishes what each wish that counts costs, in seconds
+     */
+    public record Answer(Planning planning, Optional<Confidence> confidence, Map<Wish, Integer> wishes) {
 
         public Optional<Plan> plan() {
             return planning instanceof Planning.Done done ? Optional.of(done.plan()) : Optional.empty();
@@ -88,7 +93,7 @@ public class Plans {
         Key key = new Key(job.id(), job.version());
         Answer known = answers.get(key);
         if (known == null) {
-            known = answer(planned(job));
+            known = answer(planned(job), job.look());
             answers.put(key, known);
         }
         return known;
@@ -113,11 +118,29 @@ public class Plans {
         return levers;
     }
 
-    private static Answer answer(Planning planning) {
-        Optional<Confidence> confidence = planning instanceof Planning.Done done
-                ? Optional.of(Confidence.of(done.plan().network(), done.plan().schedule(), MORNINGS))
-                : Optional.empty();
-        return new Answer(planning, confidence);
+    private Answer answer(Planning planning, Look look) {
+        return planning instanceof Planning.Done done
+                ? new Answer(
+                        planning,
+                        Optional.of(Confidence.of(done.plan().network(), done.plan().schedule(), MORNINGS)),
+                        costs(done.plan(), look))
+                : new Answer(planning, Optional.empty(), Map.of());
+    }
+
+    /** By how much it is ready sooner without each wish, near the same order. */
+    private Map<Wish, Integer> costs(Plan plan, Look look) {
+        Map<Wish, Integer> costs = new LinkedHashMap<>();
+        Brief seated = plan.brief().seated(plan.chairIn());
+        for (Wish wish : look.wishes()) {
+            Look without = look.wishing(
+                    look.wishes().stream().filter(w -> !w.equals(wish)).toList());
+            if (rough.plan(without, seated, Optional.of(plan.schedule())) instanceof Planning.Done done) {
+                costs.put(
+                        wish,
+                        Math.max(0, plan.schedule().ready() - done.plan().schedule().ready()));
+            }
+        }
+        return costs;
     }
 
     private Optional<Schedule> orderBefore(Job job) {

@@ -96,7 +96,12 @@ public final class Words {
 
     /** The latest five-minute mark from which 9 of 10 mornings make the call. */
     public static LocalDateTime startBySure(Plan plan, Confidence confidence) {
-        LocalDateTime at = plan.brief().call().minusSeconds(confidence.by(0.9));
+        return startBy(plan, confidence, 0.9);
+    }
+
+    /** The latest five-minute mark from which this share of mornings makes the call. */
+    public static LocalDateTime startBy(Plan plan, Confidence confidence, double share) {
+        LocalDateTime at = plan.brief().call().minusSeconds(confidence.by(share));
         LocalDateTime minute = at.withSecond(0).withNano(0);
         return minute.minusMinutes(minute.getMinute() % 5);
     }

@@ -1,5 +1,6 @@
 package app.kemdro.web.ribbon;
 
+import app.kemdro.core.look.Wish;
 import app.kemdro.core.method.StepTemplate.Begins;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
@@ -14,6 +15,7 @@ import java.time.Duration;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
@@ -22,6 +24,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param clock minute of the day of chair-in
  * @param away stretches in which the performer is out of the chair
+ * @param held steps about which something is wished, and what each wish costs
  * @param smear how often, of all simulated mornings, it ends in each minute
  */
 public record Ribbon(
@@ -38,7 +41,8 @@ public record Ribbon(
         String sureText,
         double call,
         String callText,
-        List<Smear> smear) {
+        List<Smear> smear,
+        List<Held> held) {
 
     /** A window longer than this is no worry, and not drawn; minutes. */
     private static final double LONGEST_WINDOW = 10;
@@ -60,6 +64,9 @@ public record Ribbon(
     /** A stretch of time. */
     public record Span(double from, double to) {}
 
+    /** A wish about a step under these hands, with its cost in minutes. */
+    public record Held(double at, int hands, String costs) {}
+
     /** How many mornings end in this minute. */
     public record Smear(int minute, int mornings) {}
 
@@ -80,6 +87,7 @@ public record Ribbon(
                 "",
                 180,
                 Words.hour(call),
+                List.of(),
                 List.of());
     }
 
@@ -115,7 +123,25 @@ public record Ribbon(
                 minutes((int)
                         Duration.between(plan.chairIn(), plan.brief().call()).getSeconds()),
                 Words.hour(plan.brief().call()),
-                confidence == null ? List.of() : smear(confidence));
+                confidence == null ? List.of() : smear(confidence),
+                List.of());
+    }
+
+    /** The same with the wishes about it. */
+    public Ribbon holding(Plan plan, Map<Wish, Integer> costs) {
+        List<String> names =
+                plan.network().workers().stream().map(Worker::id).toList();
+        List<Held> all = new ArrayList<>();
+        costs.forEach((wish, seconds) -> plan.schedule().placed().stream()
+                .filter(p -> p.task().equals(wish.step()) && p.worker() != null)
+                .findFirst()
+                .ifPresent(p -> all.add(new Held(
+                        minutes(p.start()),
+                        names.indexOf(p.worker()),
+                        seconds < 60 ? "" : "+" + Math.round(seconds / 60.0)))));
+        return new Ribbon(
+                clock, chairIn, rows, films, windows, rests, away, ready, readyText, sure, sureText, call, callText,
+                smear, all);
     }
 
     private static Block block(PlannedStep step, Placed p, boolean critical) {

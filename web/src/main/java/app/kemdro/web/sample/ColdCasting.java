@@ -12,6 +12,7 @@ import app.kemdro.core.look.Brief.Seen;
 import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
+import app.kemdro.core.schedule.BreakRule;
 import app.kemdro.web.job.Job;
 import java.time.LocalDateTime;
 import java.util.List;
@@ -42,7 +43,8 @@ public final class ColdCasting {
                         COLLAR,
                         12,
                         false,
-                        new Purpose(Seen.CLOSE_CAMERA, 9, Set.of("brow-left", "brow-right", "crown"), false, 5)));
+                        new Purpose(Seen.CLOSE_CAMERA, 9, Set.of("brow-left", "brow-right", "crown"), false, 5),
+                        BreakRule.USUAL));
         job.setLook(new Look(List.of(
                 on("hair-1", "hair-flat", 0, "crown", "hairline", "back-of-head"),
                 on("cap-1", "cap-latex", 0, "crown", "hairline", "back-of-head"),

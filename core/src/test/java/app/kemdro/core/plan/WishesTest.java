@@ -1,0 +1,135 @@
+package app.kemdro.core.plan;
+
+import static app.kemdro.core.plan.Samples.CALL;
+import static app.kemdro.core.plan.Samples.PLANNER;
+import static app.kemdro.core.plan.Samples.assistant;
+import static app.kemdro.core.plan.Samples.brief;
+import static app.kemdro.core.plan.Samples.entry;
+import static app.kemdro.core.plan.Samples.lead;
+import static app.kemdro.core.plan.Samples.look;
+import static app.kemdro.core.plan.Samples.planned;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.kemdro.core.look.Brief;
+import app.kemdro.core.look.Look;
+import app.kemdro.core.look.Wish;
+import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.ScheduleCheck;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class WishesTest {
+    private static final Brief TWO = brief(lead("Ines"), assistant("Pell"));
+    private static final Look BROWS_AND_NECK = look(
+            entry("brow-powder-last", "brow-left", "brow-right"), entry("base-cream", "throat", "nape"));
+
+    private static String step(Plan plan, String part) {
+        return plan.steps().stream()
+                .map(PlannedStep::id)
+                .filter(id -> id.contains(part))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static Placed at(Plan plan, String step) {
+        return plan.schedule().of(step);
+    }
+
+    private static Plan sound(Look look) {
+        Plan plan = planned(look, TWO);
+        assertThat(ScheduleCheck.problems(plan.network(), plan.schedule())).isEmpty();
+        return plan;
+    }
+
+    @Test
+    void anOrderIsKeptWhicheverWayRoundItIsWished() {
+        Plan free = sound(BROWS_AND_NECK);
+        String brow = step(free, "brow-powder-last");
+        String neck = step(free, "base-cream");
+        Plan first = sound(BROWS_AND_NECK.wishing(Wish.before(brow, neck)));
+        assertThat(at(first, neck).start()).isGreaterThanOrEqualTo(at(first, brow).end());
+        Plan last = sound(BROWS_AND_NECK.wishing(Wish.before(neck, brow)));
+        assertThat(at(last, brow).start()).isGreaterThanOrEqualTo(at(last, neck).end());
+    }
+
+    @Test
+    void workGoesToTheHandsItIsWishedFor() {
+        Plan free = sound(BROWS_AND_NECK);
+        String neck = step(free, "base-cream");
+        for (String hands : List.of("Ines", "Pell")) {
+            assertThat(at(sound(BROWS_AND_NECK.wishing(Wish.by(neck, hands))), neck).worker())
+                    .isEqualTo(hands);
+        }
+    }
+
+    @Test
+    void aTimeOfDayIsKeptAndMovesAlongWithTheCall() {
+        Plan free = sound(BROWS_AND_NECK);
+        String neck = step(free, "base-cream");
+        Look wished = BROWS_AND_NECK.wishing(Wish.notBefore(neck, 5));
+        Plan plan = sound(wished);
+        assertThat(plan.clock(at(plan, neck).start())).isEqualTo(CALL.minusMinutes(5));
+        Brief later = TWO.moved(java.time.Duration.ofHours(3));
+        Plan moved = planned(wished, later);
+        assertThat(moved.clock(at(moved, neck).start())).isEqualTo(CALL.plusHours(3).minusMinutes(5));
+    }
+
+    /** Three wishes, of which two clash: only those two are named, whatever the third says. */
+    @Test
+    void theSmallestClashIsNamedAndNothingElse() {
+        Plan free = sound(BROWS_AND_NECK);
+        String brow = step(free, "brow-powder-last");
+        String neck = step(free, "base-cream");
+        Wish innocent = Wish.by(neck, "Pell");
+        Wish one = Wish.before(brow, neck);
+        Wish other = Wish.before(neck, brow);
+        Look torn = BROWS_AND_NECK.wishing(List.of(one, innocent, other));
+        Planning.Refused refused = (Planning.Refused) PLANNER.plan(torn, TWO);
+        assertThat(refused.clash()).containsExactlyInAnyOrder(one, other);
+        assertThat(refused.problems()).hasSize(1);
+        assertThat(refused.problems().get(0).what()).contains("cannot all be kept").contains("before");
+        for (Wish dropped : refused.clash()) {
+            List<Wish> rest =
+                    torn.wishes().stream().filter(w -> !w.equals(dropped)).toList();
+            assertThat(PLANNER.plan(torn.wishing(rest), TWO)).isInstanceOf(Planning.Done.class);
+        }
+    }
+
+    @Test
+    void aMomentBeforeWhatMustComeFirstIsRefusedWithTheMinutesItLacks() {
+        Plan free = sound(BROWS_AND_NECK);
+        String last = free.schedule().placed().get(free.schedule().placed().size() - 1).task();
+        Brief seated = TWO.seated(CALL.minusMinutes(60));
+        Planning.Refused refused =
+                (Planning.Refused) PLANNER.plan(BROWS_AND_NECK.wishing(Wish.begunBy(last, 60)), seated);
+        assertThat(refused.clash()).containsExactly(Wish.begunBy(last, 60));
+        assertThat(refused.problems().get(0).what()).contains("This wish cannot be kept").containsPattern("\\d+ min after that");
+    }
+
+    @Test
+    void workOfALeadIsNotGivenToAnAssistant() {
+        Look crust = look(entry("foam-piece", "forehead"));
+        Plan free = planned(crust, TWO);
+        String leads = free.network().tasks().stream()
+                .filter(t -> t.needs() == app.kemdro.core.schedule.Task.Needs.LEAD)
+                .findFirst()
+                .orElseThrow()
+                .id();
+        Planning.Refused refused = (Planning.Refused) PLANNER.plan(crust.wishing(Wish.by(leads, "Pell")), TWO);
+        assertThat(refused.problems().get(0).what()).contains("is a lead's work, and Pell is not one");
+    }
+
+    @Test
+    void aWishAboutWhatIsGoneIsSaidAndStopsNothing() {
+        Look wished = BROWS_AND_NECK.wishing(Wish.by("no-such-step", "Pell"));
+        assertThat(planned(wished, TWO).notes()).anyMatch(n -> n.what().contains("counts no more"));
+    }
+
+    @Test
+    void aLaterWishOfTheSameSortTakesThePlaceOfTheEarlier() {
+        Look wished = BROWS_AND_NECK.wishing(Wish.by("a", "Ines")).wishing(Wish.by("a", "Pell"));
+        assertThat(wished.wishes()).containsExactly(Wish.by("a", "Pell"));
+        Look both = BROWS_AND_NECK.wishing(Wish.before("a", "b")).wishing(Wish.before("a", "c"));
+        assertThat(both.wishes()).hasSize(2);
+    }
+}
