@@ -3,6 +3,7 @@
 import { execFileSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { copyFileSync, existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { inflateSync } from 'node:zlib';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -35,4 +36,39 @@ const fonts = {
 };
 for (const [family, file] of Object.entries(fonts)) {
   copyFileSync(join(here, 'node_modules/@fontsource-variable', family, 'files', file), join(out, 'fonts', `${family}.woff2`));
+}
+
+/** The bare font out of a WOFF 1 wrapping: what prints PDFs reads nothing else. */
+function unwrapped(woff) {
+  const count = woff.readUInt16BE(12);
+  const power = 2 ** Math.floor(Math.log2(count));
+  const head = Buffer.alloc(12 + count * 16);
+  woff.copy(head, 0, 4, 8);
+  head.writeUInt16BE(count, 4);
+  head.writeUInt16BE(power * 16, 6);
+  head.writeUInt16BE(Math.log2(power), 8);
+  head.writeUInt16BE((count - power) * 16, 10);
+  const parts = [head];
+  let offset = head.length;
+  for (let k = 0; k < count; k++) {
+    const entry = 44 + k * 20;
+    const [from, packed, length] = [4, 8, 12].map((at) => woff.readUInt32BE(entry + at));
+    const raw = woff.subarray(from, from + packed);
+    const at = 12 + k * 16;
+    woff.copy(head, at, entry, entry + 4);
+    woff.copy(head, at + 4, entry + 16, entry + 20);
+    head.writeUInt32BE(offset, at + 8);
+    head.writeUInt32BE(length, at + 12);
+    const padding = (4 - (length % 4)) % 4;
+    parts.push(packed < length ? inflateSync(raw) : raw, Buffer.alloc(padding));
+    offset += length + padding;
+  }
+  return Buffer.concat(parts);
+}
+
+const print = join(out, '../print-fonts');
+mkdirSync(print, { recursive: true });
+for (const weight of [400, 700]) {
+  const file = `node_modules/@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-${weight}-normal.woff`;
+  writeFileSync(join(print, `read-${weight}.ttf`), unwrapped(readFileSync(join(here, file))));
 }

@@ -1,6 +1,12 @@
 package app.kemdro.bench;
 
+import app.kemdro.core.method.Trade;
+import app.kemdro.core.plan.Levers;
+import app.kemdro.core.plan.LookPlanner;
+import app.kemdro.core.plan.Plan;
+import app.kemdro.core.plan.Samples;
 import app.kemdro.core.schedule.BreakRule;
+import app.kemdro.core.schedule.Confidence;
 import app.kemdro.core.schedule.Networks;
 import app.kemdro.core.schedule.Outcome;
 import app.kemdro.core.schedule.Planner;
@@ -10,30 +16,37 @@ import app.kemdro.core.schedule.ScheduleCheck;
 import app.kemdro.core.schedule.TaskNetwork;
 import app.kemdro.core.schedule.Worker;
 import app.kemdro.solver.ExactProver;
+import app.kemdro.solver.JobShop;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
-/** How fast and how good orders are, by size of network and pairs of hands. */
+/** How fast and how good orders are, by size of network and pairs of hands; and the textbook shops. */
 public final class ScheduleBench {
     private static final long SEED = 20_261_126L;
     private static final int FAR = 1_000_000;
+    private static final ExactProver PROVER = new ExactProver();
 
     private ScheduleBench() {}
 
-    /** Prints one line a network: first plan, planner at its best, exact search after one and five seconds. */
+    /** Prints one line a network, then the textbook shops, then what the order room computes beside the order. */
     public static void main(String[] args) {
-        ExactProver prover = new ExactProver();
-        System.out.println("exact search works here: " + prover.works());
-        for (int steps : new int[] {20, 40, 80, 150}) {
+        System.out.println("exact search works here: " + PROVER.works());
+        for (int steps : new int[] {40, 80, 150}) {
             for (int hands = 1; hands <= 3; hands++) {
-                line(prover, steps, hands);
+                network(steps, hands, 0.2, 1, 5);
             }
         }
+        network(1000, 8, 1);
+        beside();
+        shops();
     }
 
-    private static void line(ExactProver prover, int steps, int hands) {
+    private static void network(int steps, int hands, double... seconds) {
         TaskNetwork base = Networks.random(SEED + steps, steps);
         List<Worker> crew = new ArrayList<>();
         for (int w = 0; w < hands; w++) {
@@ -42,26 +55,107 @@ public final class ScheduleBench {
         TaskNetwork network = new TaskNetwork(base.tasks(), base.lags(), crew, 1, BreakRule.USUAL);
         long from = System.nanoTime();
         Outcome first = Planner.trying(1).plan(network);
-        double firstMillis = (System.nanoTime() - from) / 1e6;
+        double firstMillis = millis(from);
         if (!(first instanceof Outcome.Planned p)) {
             System.out.printf("%3d steps, %d hands: no plan, %s%n", steps, hands, first);
             return;
         }
-        Schedule planned = ((Outcome.Planned) Planner.trying(800).plan(network)).schedule();
-        StringBuilder exact = new StringBuilder();
-        for (int seconds : new int[] {1, 5}) {
-            Proof proof = prover.prove(network, Optional.of(planned), Duration.ofSeconds(seconds), () -> false);
+        from = System.nanoTime();
+        Schedule planned =
+                ((Outcome.Planned) Planner.trying(steps > 500 ? 20 : 800).plan(network)).schedule();
+        System.out.printf(
+                "%3d steps, %d hands: first %d min in %.1f ms, planner %d min in %.0f ms%n",
+                steps, hands, p.schedule().ready() / 60, firstMillis, planned.ready() / 60, millis(from));
+        for (double asked : seconds) {
+            from = System.nanoTime();
+            Proof proof = PROVER.prove(network, Optional.of(planned), Duration.ofMillis((long) (asked * 1000)), () -> false);
+            double took = millis(from);
+            from = System.nanoTime();
+            Proof plain = PROVER.prove(network, Optional.empty(), Duration.ofMillis((long) (asked * 1000)), () -> false);
+            double plainTook = millis(from);
             Schedule found = proof.schedule().orElse(planned);
-            exact.append("  %d s: %d min%s, bound %d%s"
-                    .formatted(
-                            seconds,
-                            found.ready() / 60,
-                            proof.isBest() ? " proven" : "",
-                            proof.leastReady() / 60,
-                            ScheduleCheck.problems(network, found).isEmpty() ? "" : " UNSOUND"));
+            System.out.printf(
+                    "    asked %4.1f s: %d min%s, %.1f %% from the bound, took %.1f s%s; the plain model: %s, time ×%.1f; most memory %d MB%n",
+                    asked,
+                    found.ready() / 60,
+                    proof.isBest() ? " proven best" : "",
+                    100.0 * (found.ready() - proof.leastReady()) / found.ready(),
+                    took / 1000,
+                    ScheduleCheck.problems(network, found).isEmpty() ? "" : " UNSOUND",
+                    plain.schedule()
+                            .map(s -> "length ×%.3f".formatted(s.ready() / (double) found.ready()))
+                            .orElse("nothing found"),
+                    plainTook / took,
+                    megabytes());
+            if (proof.isBest()) {
+                return;
+            }
+        }
+    }
+
+    /** What is simulated and planned again beside an order. */
+    private static void beside() {
+        LookPlanner planner = new LookPlanner(Trade.standard(), Planner.trying(80));
+        var brief = Samples.brief(Samples.lead("Ines"), Samples.assistant("Pell"));
+        Plan plan = Samples.planned(Samples.bellFounder(), brief);
+        for (int k = 0; k < 5; k++) {
+            Confidence.of(plan.network(), plan.schedule(), 10_000);
+        }
+        long from = System.nanoTime();
+        Confidence.of(plan.network(), plan.schedule(), 10_000);
+        System.out.printf("10,000 mornings of the bell-founder simulated in %.0f ms%n", millis(from));
+        Levers levers = new Levers(Trade.standard(), new LookPlanner(Trade.standard(), Planner.trying(8)));
+        levers.of(Samples.bellFounder(), brief);
+        from = System.nanoTime();
+        int found = levers.of(Samples.bellFounder(), brief).size();
+        System.out.printf("%d levers of the bell-founder found in %.0f ms%n", found, millis(from));
+        from = System.nanoTime();
+        planner.plan(Samples.bellFounder(), brief);
+        System.out.printf("the bell-founder planned in %.0f ms%n", millis(from));
+    }
+
+    private static void shops() {
+        int reached = 0;
+        int proven = 0;
+        int below = 0;
+        List<JobShop> shops = JobShop.called(".*");
+        for (JobShop shop : shops) {
+            Optional<Schedule> known = Planner.trying(200).plan(shop.network()) instanceof Outcome.Planned p
+                    ? Optional.of(p.schedule())
+                    : Optional.empty();
+            long from = System.nanoTime();
+            Proof proof = PROVER.prove(shop.network(), known, Duration.ofSeconds(3), () -> false);
+            int found = proof.schedule().map(Schedule::ready).orElse(FAR);
+            reached += found == shop.optimum() ? 1 : 0;
+            proven += proof.isBest() ? 1 : 0;
+            below += found < shop.optimum() ? 1 : 0;
+            System.out.printf(
+                    "%-5s optimum %d, found %d, bound %d%s in %.1f s%n",
+                    shop.name(),
+                    shop.optimum(),
+                    found,
+                    proof.leastReady(),
+                    proof.isBest() ? ", proven" : "",
+                    millis(from) / 1000);
         }
         System.out.printf(
-                "%3d steps, %d hands: first %d min in %.1f ms, planner %d min,%s%n",
-                steps, hands, p.schedule().ready() / 60, firstMillis, planned.ready() / 60, exact);
+                "%d shops: %d reached, %d proven, %d below their optimum%n", shops.size(), reached, proven, below);
+    }
+
+    private static double millis(long from) {
+        return (System.nanoTime() - from) / 1e6;
+    }
+
+    /** The most memory this process ever held, native parts included; 0 where the system does not say. */
+    private static long megabytes() {
+        try {
+            return Files.readAllLines(Path.of("/proc/self/status")).stream()
+                    .filter(l -> l.startsWith("VmHWM"))
+                    .mapToLong(l -> Long.parseLong(l.replaceAll("\\D", "")) / 1024)
+                    .findFirst()
+                    .orElse(0);
+        } catch (IOException e) {
+            return 0;
+        }
     }
 }

@@ -222,6 +222,33 @@ class JourneyIT {
         assertThat(page.locator("table.steps")).containsText("Press the piece on");
     }
 
+    /** A step is held, given an order by pressing two steps, and let go of again; nothing is lost on the way. */
+    @Test
+    void stepsAreHeldAndPutInOrderByHand() {
+        signIn("ines");
+        go("/jobs/3/order");
+        page.waitForSelector(".or-step");
+        page.locator(".order-art svg").focus();
+        page.keyboard().press("ArrowRight");
+        page.locator("button[value=HOLD]").click();
+        assertThat(page.locator(".wishlist li")).hasCount(3);
+        assertThat(page.locator(".tapebox .rb-nail").first()).isVisible();
+        accessible("order with wishes");
+        page.locator("text=Drop all wishes").click();
+        assertThat(page.locator(".wishlist li")).hasCount(0);
+        page.locator("[data-pick=BEFORE]").click();
+        assertThat(page.locator("[data-picking]")).containsText("press the step");
+        for (int k = 0; k < 4; k++) {
+            page.keyboard().press("ArrowRight");
+        }
+        assertThat(page.locator("[data-picking]")).containsText("Enter takes it");
+        page.keyboard().press("Enter");
+        assertThat(page.locator(".wishlist li")).hasCount(1);
+        assertThat(page.locator(".wishlist li")).containsText("before");
+        page.locator("text=Take the last change back").first().click();
+        assertThat(page.locator(".wishlist li")).hasCount(0);
+    }
+
     private void inTheChair(String job) {
         go("/jobs/" + job + "/chair");
         page.locator("button.go").click();

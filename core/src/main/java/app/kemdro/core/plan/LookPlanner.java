@@ -33,6 +33,12 @@ import java.util.stream.Stream;
 
 /** From a look and its brief to an order of work: the one way in. */
 public final class LookPlanner {
+    /** A look of more entries than this is not planned for one chair. */
+    public static final int MOST_ENTRIES = 200;
+
+    /** A ring of more steps than this is said with its middle left out. */
+    private static final int MOST_NAMED = 5;
+
     private static final int A_DAY = 24 * 3600;
 
     private final Trade trade;
@@ -189,6 +195,12 @@ public final class LookPlanner {
             problems.add(Problem.stop(
                     "Nothing happens on the body yet.", "Press a zone of the figure and say what happens there."));
         }
+        if (look.entries().size() > MOST_ENTRIES) {
+            problems.add(Problem.stop(
+                    "This look has %d entries; %d is the most that is planned for one chair."
+                            .formatted(look.entries().size(), MOST_ENTRIES),
+                    "Split it into several jobs."));
+        }
         Composition composition = new Composition(problems.isEmpty() ? look : Look.EMPTY, brief, trade);
         problems.addAll(composition.problems());
         List<Expanded> steps = problems.isEmpty() ? expand(composition, brief, problems) : List.of();
@@ -316,7 +328,13 @@ public final class LookPlanner {
     }
 
     private static Problem ringProblem(List<String> ring, List<PlannedStep> steps) {
-        List<String> titles = ring.stream().map(id -> title(id, steps)).toList();
+        List<String> titles = new ArrayList<>(ring.stream().map(id -> title(id, steps)).toList());
+        if (titles.size() > MOST_NAMED) {
+            List<String> between = titles.subList(2, titles.size() - 1);
+            String more = between.size() + " more";
+            between.clear();
+            titles.add(2, more);
+        }
         return Problem.stop(
                 "These wait for one another: " + String.join(" → ", titles) + " → " + titles.get(0) + ".",
                 "Take one of them out of the look or choose another technique for it.");

@@ -21,6 +21,9 @@ public final class Planner {
     private static final int GRID = 60;
     private static final int SPARE = 240;
 
+    /** Of a network with more tasks than this, fewer placements are tried, so that an answer comes in time. */
+    private static final int LARGE = 200;
+
     /** By so many seconds a placement may be worse and still be gone on from, at first. */
     private static final int WORSE = 120;
 
@@ -59,7 +62,7 @@ public final class Planner {
             return new Ring(ring.get());
         }
         Layout layout = new Layout(network, progress);
-        return new Search(layout, attempts).run(before);
+        return new Search(layout, Math.max(1, attempts * LARGE / Math.max(LARGE, layout.n))).run(before);
     }
 
     private static final class Search {

@@ -44,6 +44,16 @@ class LookPlannerTest {
         assertThat(plan.schedule().ready() / 60).isBetween(100, 170);
     }
 
+    @Test
+    void aLookOfThousandsOfEntriesIsRefusedWithWordsAndAtOnce() {
+        List<LookEntry> pieces = java.util.stream.IntStream.range(0, 2000)
+                .mapToObj(k -> new LookEntry("piece-" + k, "foam-piece", List.of("nose"), 0))
+                .toList();
+        Planning planning = PLANNER.plan(new Look(pieces), brief(lead("Ines")));
+        assertThat(((Planning.Refused) planning).problems())
+                .anyMatch(p -> p.what().contains("is the most that is planned"));
+    }
+
     /** [F1] common practice: about three coats, each powdered. */
     @Test
     void eachBrowCoatIsPowderedBeforeTheNext() {

@@ -7,6 +7,7 @@ import app.kemdro.core.look.Wish;
 import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.BriefCheck;
+import app.kemdro.core.plan.LookPlanner;
 import app.kemdro.core.plan.Problem;
 import app.kemdro.core.schedule.BreakRule;
 import app.kemdro.web.job.Job;
@@ -28,7 +29,6 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 class JobReader {
     private static final int DEEPEST = 20;
-    private static final int MOST_ENTRIES = 200;
     private static final int MOST_WISHES = 60;
 
     private final Trade trade;
@@ -192,8 +192,8 @@ class JobReader {
     }
 
     private Look look(List<JobFile.Entry> entries) {
-        if (entries.size() > MOST_ENTRIES) {
-            throw new Unreadable("look has " + entries.size() + " entries; " + MOST_ENTRIES + " is the most.");
+        if (entries.size() > LookPlanner.MOST_ENTRIES) {
+            throw new Unreadable("look has " + entries.size() + " entries; " + LookPlanner.MOST_ENTRIES + " is the most.");
         }
         List<LookEntry> look = new ArrayList<>();
         Set<String> ids = new HashSet<>();

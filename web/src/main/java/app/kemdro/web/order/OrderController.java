@@ -8,14 +8,17 @@ import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.plan.Planning;
 import app.kemdro.core.plan.Wishes;
 import app.kemdro.core.schedule.Confidence;
+import app.kemdro.core.schedule.Rest;
 import app.kemdro.core.schedule.Schedule;
 import app.kemdro.web.chair.Runs;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
 import app.kemdro.web.plans.Plans;
 import app.kemdro.web.plans.Words;
+import app.kemdro.web.print.Sheets;
 import app.kemdro.web.room.Json;
 import app.kemdro.web.room.Rooms;
+import java.net.URI;
 import java.time.Duration;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
@@ -25,6 +28,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -51,10 +58,12 @@ class OrderController {
     private final Map<Long, Found> levers = new ConcurrentHashMap<>();
     private final Runs runs;
     private final Searches searches;
+    private final Sheets sheets;
     private final Trade trade;
     private final Json json;
 
-    OrderController(Jobs jobs, Plans plans, Rooms rooms, Runs runs, Searches searches, Trade trade, Json json) {
+    OrderController(Jobs jobs, Plans plans, Rooms rooms, Runs runs, Searches searches, Sheets sheets, Trade trade, Json json) {
+        this.sheets = sheets;
         this.runs = runs;
         this.searches = searches;
         this.jobs = jobs;
@@ -168,6 +177,64 @@ class OrderController {
         Job job = jobs.get(id);
         rooms.open(model, job, "order").ifPresent(p -> fill(model, p));
         return "order/list";
+    }
+
+    /** A line of the sheet for the mirror. */
+    record Line(String clock, String who, String title, String look, boolean critical, boolean rest) {}
+
+    /** The running order on one side of paper. */
+    @GetMapping("/jobs/{id}/order.pdf")
+    ResponseEntity<byte[]> sheet(@PathVariable long id) {
+        Job job = jobs.get(id);
+        Optional<Plan> planned = plans.of(job).plan();
+        if (planned.isEmpty()) {
+            return ResponseEntity.status(HttpStatus.SEE_OTHER)
+                    .location(URI.create("/jobs/" + id + "/order"))
+                    .build();
+        }
+        Plan plan = planned.get();
+        byte[] pdf = sheets.oneSide(
+                "order/sheet",
+                Map.of(
+                        "title", job.title(),
+                        "day", Words.day(plan.brief().call()),
+                        "performer", plan.brief().performer().name(),
+                        "chairIn", Words.hour(plan.chairIn()),
+                        "ready", Words.ready(plan.ready()),
+                        "call", Words.hour(plan.brief().call()),
+                        "lines", lines(plan)),
+                12,
+                10.5,
+                9.2,
+                8.2,
+                7.4,
+                6.6,
+                6);
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_PDF)
+                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"running-order-" + id + ".pdf\"")
+                .body(pdf);
+    }
+
+    private List<Line> lines(Plan plan) {
+        List<Line> lines = new ArrayList<>();
+        List<Rest> rests = new ArrayList<>(plan.schedule().rests());
+        for (OrderModel.Step s : OrderModel.of(plan, trade).steps()) {
+            while (!rests.isEmpty() && rests.get(0).start() / 60.0 <= s.from()) {
+                Rest rest = rests.remove(0);
+                String length = Words.span(Math.round((rest.end() - rest.start()) / 60.0));
+                lines.add(new Line(Words.hour(plan.clock(rest.start())), "all", "Break, " + length, "drink, stretch", false, true));
+            }
+            String performer = s.performer().isEmpty() ? "" : (s.look().isEmpty() ? "" : "; ") + s.performer();
+            lines.add(new Line(
+                    s.clock(),
+                    s.who(),
+                    s.title() + (s.dryer() ? ", cool dryer" : ""),
+                    s.look() + performer,
+                    s.critical(),
+                    false));
+        }
+        return lines;
     }
 
     private void fill(Model model, Plan plan) {
