@@ -18,9 +18,11 @@ public final class Trade {
     private final Map<String, Technique> techniques;
     private final List<Rule> rules;
     private final Strata strata;
+    private final List<Repair> repairs;
     private final Map<String, List<Technique>> implied = new HashMap<>();
 
-    Trade(Body body, Materials materials, List<Technique> techniques, List<Rule> rules, Strata strata) {
+    Trade(Body body, Materials materials, List<Technique> techniques, List<Rule> rules, Strata strata, List<Repair> repairs) {
+        this.repairs = List.copyOf(repairs);
         this.body = body;
         this.materials = materials;
         this.techniques = new LinkedHashMap<>();
@@ -45,7 +47,8 @@ public final class Trade {
                 Materials.standard(),
                 DataFiles.shipped("/trade/techniques"),
                 DataNode.resource("/trade/rules.yaml"),
-                DataNode.resource("/trade/strata.yaml"));
+                DataNode.resource("/trade/strata.yaml"),
+                DataNode.resource("/trade/repairs.yaml"));
     }
 
     public Body body() {
@@ -76,6 +79,19 @@ public final class Trade {
     /** In which order the kinds of work lie on the body. */
     public Strata strata() {
         return strata;
+    }
+
+    /** What goes wrong in the chair and how it is put right, in file order. */
+    public List<Repair> repairs() {
+        return repairs;
+    }
+
+    /** The repair of this id. */
+    public Repair repair(String id) {
+        return repairs.stream()
+                .filter(r -> r.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("No repair is called '" + id + "'"));
     }
 
     public List<Rule> rules() {

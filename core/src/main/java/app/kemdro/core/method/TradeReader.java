@@ -40,7 +40,12 @@ final class TradeReader {
     }
 
     static Trade read(
-            Body body, Materials materials, List<DataNode> techniqueFiles, DataNode ruleFile, DataNode strataFile) {
+            Body body,
+            Materials materials,
+            List<DataNode> techniqueFiles,
+            DataNode ruleFile,
+            DataNode strataFile,
+            DataNode repairFile) {
         TradeReader reader = new TradeReader(body, materials);
         Strata strata = Strata.read(strataFile);
         Map<String, DataNode> nodes = DataFiles.entries(techniqueFiles);
@@ -54,7 +59,18 @@ final class TradeReader {
                         reader.pick(node.get("after"), slots, strata),
                         node.get("because").text()))
                 .toList();
-        return new Trade(body, materials, techniques, rules, strata);
+        List<Repair> repairs = new ArrayList<>();
+        repairFile.entries().forEach((id, node) -> repairs.add(reader.repair(id, node, slots, strata)));
+        return new Trade(body, materials, techniques, rules, strata, repairs);
+    }
+
+    private Repair repair(String id, DataNode node, Set<String> slots, Strata strata) {
+        node.onlyKeys(Set.of("says", "on", "do"));
+        Set<String> on = new LinkedHashSet<>(node.words("on"));
+        on.stream().filter(s -> !slots.contains(s)).findFirst().ifPresent(s -> {
+            throw node.get("on").broken("no technique is of the kind '" + s + "'");
+        });
+        return new Repair(id, node.get("says").text(), on, technique(id, node.get("do"), strata));
     }
 
     /** A technique may say it is like an earlier one and name only what differs; single steps are changed under their ids. */

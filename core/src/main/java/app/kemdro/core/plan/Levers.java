@@ -42,7 +42,13 @@ public final class Levers {
      */
     public record Lever(String says, int saved, double euros, String risk, Look look, Brief brief) {}
 
-    private record Measure(String says, String risk, Look look, Brief brief) {}
+    /**
+     * A change that may save time.
+     *
+     * @param says what is done, as on the button
+     * @param risk what may go wrong with it, empty where nothing special may
+     */
+    public record Measure(String says, String risk, Look look, Brief brief) {}
 
     /** Measures that save time, the most saving first; then pairs of the best of them. */
     public List<Lever> of(Look look, Brief brief) {
@@ -121,8 +127,7 @@ public final class Levers {
                 .map(p -> new Lever(
                         measure.says(),
                         now.schedule().ready() - p.schedule().ready(),
-                        Costs.euros(p.steps(), p.brief().performer(), trade)
-                                - Costs.euros(now.steps(), now.brief().performer(), trade),
+                        dearer(p, now),
                         measure.risk(),
                         measure.look(),
                         measure.brief()));
@@ -135,7 +140,14 @@ public final class Levers {
                 .sum();
     }
 
-    private List<Measure> measures(Look look, Brief brief) {
+    /** By how much this plan costs more than another, €; negative where it costs less. */
+    public double dearer(Plan plan, Plan other) {
+        return Costs.euros(plan.steps(), plan.brief().performer(), trade)
+                - Costs.euros(other.steps(), other.brief().performer(), trade);
+    }
+
+    /** Every change that may save time, whether it does or not. */
+    public List<Measure> measures(Look look, Brief brief) {
         List<Measure> all = new ArrayList<>();
         all.addAll(hands(look, brief));
         all.addAll(dryer(look, brief));

@@ -190,7 +190,11 @@ public final class LookPlanner {
             List<Problem> problems) {}
 
     private Draft draft(Look look, Brief brief) {
-        List<Problem> problems = new ArrayList<>(BriefCheck.problems(brief));
+        return draft(look, brief, BriefCheck.problems(brief));
+    }
+
+    private Draft draft(Look look, Brief brief, List<Problem> known) {
+        List<Problem> problems = new ArrayList<>(known);
         if (problems.isEmpty() && look.entries().isEmpty()) {
             problems.add(Problem.stop(
                     "Nothing happens on the body yet.", "Press a zone of the figure and say what happens there."));
@@ -400,6 +404,33 @@ public final class LookPlanner {
                             entry.zones())));
         }
         return notes;
+    }
+
+    /**
+     * What is carried out now: the look and brief as events have left them, with the work that came in on the way. Its
+     * schedule is the one given, which may not have all of the steps; plan the rest again.
+     *
+     * @return the plan, or why the look cannot be worked on like this
+     */
+    public Planning underWay(Look look, Brief brief, LocalDateTime chairIn, List<Extra> extras, Schedule planned) {
+        // a brief was checked before the run began; since then hands may have left that it could not begin without
+        Draft draft = draft(look, brief, List.of());
+        if (!draft.problems().isEmpty()) {
+            return new Planning.Refused(draft.problems());
+        }
+        UnderWay work =
+                new UnderWay(trade, new Expansion(trade, brief, draft.composition()), draft.steps(), draft.lags());
+        extras.forEach(work::add);
+        TaskNetwork plain = network(draft, chairIn);
+        return new Planning.Done(new Plan(
+                work.steps(),
+                new TaskNetwork(
+                        work.tasks(), work.lags(), plain.workers(), plain.tools(), plain.breaks(), plain.pins()),
+                planned,
+                chairIn,
+                brief,
+                List.of(),
+                draft.stacks()));
     }
 
     /** Plans again from the middle, close to the order people have in mind. */

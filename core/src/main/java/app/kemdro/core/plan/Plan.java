@@ -57,6 +57,11 @@ public record Plan(
         return FiveMinutes.before(brief.call().minusSeconds(schedule.ready()));
     }
 
+    /** The same plan with another network of the same steps. */
+    public Plan with(TaskNetwork other) {
+        return new Plan(steps, other, schedule, chairIn, brief, notes, stacks);
+    }
+
     /** The same plan with another schedule, as when the rest is planned again in the middle of things. */
     public Plan with(Schedule next) {
         return new Plan(steps, network, next, chairIn, brief, notes, stacks);

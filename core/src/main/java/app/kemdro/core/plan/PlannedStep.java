@@ -39,6 +39,26 @@ public record PlannedStep(
         Optional<DryingTimes> drying,
         Optional<DryingTimes> dryingCool) {
 
+    /** The same step under another id. */
+    PlannedStep called(String other) {
+        return new PlannedStep(
+                other,
+                entryId,
+                implied,
+                technique,
+                template,
+                coat,
+                zones,
+                rows,
+                where,
+                material,
+                form,
+                formZones,
+                thickness,
+                drying,
+                dryingCool);
+    }
+
     /** What is done, as said aloud. */
     public String title() {
         return template.name() + (coat > 0 ? " " + coat : "");

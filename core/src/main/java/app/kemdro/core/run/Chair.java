@@ -12,6 +12,8 @@ import app.kemdro.core.schedule.Rest;
 import app.kemdro.core.schedule.Schedule;
 import app.kemdro.core.schedule.Task;
 import app.kemdro.core.schedule.Task.Mode;
+import app.kemdro.core.schedule.TaskNetwork;
+import app.kemdro.core.schedule.Worker;
 import java.time.Duration;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
@@ -41,9 +43,43 @@ public final class Chair {
     }
 
     /** Plans the rest from now; what is done stays, what runs is let finish, and the order stays close to the one before. */
-    public Schedule planAgain(LookPlanner planner, Schedule before, LocalDateTime now) {
-        Outcome outcome = planner.again(plan, progress(now), before);
-        return outcome instanceof Outcome.Planned p ? p.schedule() : before;
+    public Again planAgain(LookPlanner planner, Schedule before, LocalDateTime now) {
+        Progress progress = progress(now);
+        Outcome outcome = planner.again(plan, progress, before);
+        if (outcome instanceof Outcome.Planned p) {
+            return new Again(p.schedule(), "");
+        }
+        Outcome relaxed = planner.again(plan.with(lenient(plan.network())), progress, before);
+        if (relaxed instanceof Outcome.Planned p) {
+            return new Again(p.schedule(), trouble(outcome));
+        }
+        throw new IllegalStateException("No order can be found for what is left: " + outcome);
+    }
+
+    /**
+     * The rest, planned again.
+     *
+     * @param trouble why it can be kept only by more or other hands, empty where it can be kept
+     */
+    public record Again(Schedule schedule, String trouble) {}
+
+    /** The same network with hands that may do everything and stay as long as it takes. */
+    private static TaskNetwork lenient(TaskNetwork network) {
+        return new TaskNetwork(
+                network.tasks(),
+                network.lags(),
+                network.workers().stream()
+                        .map(w -> new Worker(w.id(), true, w.pace(), 0, Integer.MAX_VALUE / 4))
+                        .toList(),
+                network.tools(),
+                network.breaks());
+    }
+
+    private String trouble(Outcome outcome) {
+        return outcome instanceof Outcome.NoHands none
+                ? "“" + plan.step(none.task()).titleWithPlace()
+                        + "” has no hands: it is a lead's work, or everybody has gone home by then. Somebody must join."
+                : "What is left cannot all be kept as it was wished; it is planned as if those wishes were dropped.";
     }
 
     /** What has happened, in the planner's seconds. */
@@ -60,10 +96,8 @@ public final class Chair {
         }
         List<Rest> rests = new ArrayList<>();
         for (RunState.Pause p : state.pauses()) {
-            int end = p.until() == null
-                    ? Math.max(
-                            second(p.from()) + plan.network().breaks().length(rests.size()), second(now))
-                    : second(p.until());
+            int usual = p.expected() > 0 ? p.expected() : plan.network().breaks().length(rests.size());
+            int end = p.until() == null ? Math.max(second(p.from()) + usual, second(now)) : second(p.until());
             rests.add(new Rest(second(p.from()), end));
         }
         return new Progress(Math.max(0, second(now)), past, rests, dropped);
@@ -75,7 +109,7 @@ public final class Chair {
         int start = second(s.started());
         int end = s.status() == Status.DONE
                 ? second(s.ended())
-                : Math.max(start + length(task, mode, s) + s.addedSeconds(), second(now) + AT_LEAST);
+                : Math.max(start + length(task, mode, s) + s.addedSeconds() + paused(start, now), second(now) + AT_LEAST);
         int settled = end + mode.settled();
         int usable = end + mode.usable();
         int closes = mode.closes() >= Mode.NEVER ? Mode.NEVER : end + mode.closes();
@@ -89,6 +123,14 @@ public final class Chair {
         }
         return new Placed(
                 step.id(), s.hands().isEmpty() ? null : s.hands(), s.mode(), start, end, usable, closes, settled, 0);
+    }
+
+    /** Seconds since then in which nobody worked. */
+    private int paused(int since, LocalDateTime now) {
+        return state.pauses().stream()
+                .mapToInt(p -> Math.max(
+                        0, (p.until() == null ? second(now) : second(p.until())) - Math.max(since, second(p.from()))))
+                .sum();
     }
 
     /** How long the step was planned to take these hands, seconds. */

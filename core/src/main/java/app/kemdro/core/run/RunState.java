@@ -4,6 +4,8 @@ import app.kemdro.core.run.RunEvent.Type;
 import app.kemdro.core.run.StepState.Status;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -16,18 +18,29 @@ import org.jspecify.annotations.Nullable;
 /**
  * What is now: the fold of everything that happened and was not taken back.
  *
- * @param events those that count, in the order in which they were taken in
+ * @param drivers by hands, the device that reports for them
+ * @param events those that count, in the order in which they happened
  */
 public record RunState(
         Map<String, StepState> steps,
         List<Pause> pauses,
         List<RunEvent> notes,
+        Map<String, String> drivers,
         @Nullable LocalDateTime began,
         @Nullable LocalDateTime ended,
         List<RunEvent> events) {
 
-    /** A break, open while {@code until} is none. */
-    public record Pause(LocalDateTime from, @Nullable LocalDateTime until) {}
+    /**
+     * Time in which nobody works, open while {@code until} is none.
+     *
+     * @param why what kind of event began it
+     * @param expected how long it is expected to last, seconds; 0 for as long as the rule says
+     */
+    public record Pause(
+            LocalDateTime from, @Nullable LocalDateTime until, Type why, int expected) {}
+
+    /** What is not taken back with the key that takes back the last press. */
+    private static final Set<Type> LASTING = EnumSet.of(Type.BEGIN, Type.NOTE, Type.PICTURE, Type.DRIVE, Type.ROOM);
 
     /** Folds events; one id counts once, and what was taken back does not count. */
     public static RunState of(List<RunEvent> all) {
@@ -35,6 +48,7 @@ public record RunState(
         Map<String, StepState> steps = new LinkedHashMap<>();
         List<Pause> pauses = new ArrayList<>();
         List<RunEvent> notes = new ArrayList<>();
+        Map<String, String> drivers = new LinkedHashMap<>();
         LocalDateTime began = null;
         LocalDateTime ended = null;
         for (RunEvent e : counting) {
@@ -48,13 +62,25 @@ public record RunState(
                 case ADD -> steps.put(e.step(), was.longer(e));
                 case CLEAR -> steps.put(e.step(), was.clear(e));
                 case NOT_YET -> steps.put(e.step(), was.notYet(e));
-                case BREAK -> pauses.add(new Pause(e.at(), null));
+                case BREAK, AWAY -> pauses.add(new Pause(e.at(), null, e.type(), e.seconds()));
+                case REACTION -> {
+                    steps.replaceAll((id, s) -> s.status() == Status.RUNNING ? s.putDown() : s);
+                    pauses.add(new Pause(e.at(), null, e.type(), e.seconds()));
+                    notes.add(e);
+                }
+                case LEAVE ->
+                    steps.replaceAll((id, s) ->
+                            s.status() == Status.RUNNING && s.hands().equals(e.hands()) ? s.putDown() : s);
+                case DRIVE -> drivers.put(e.hands(), e.text());
                 case BACK -> endPause(pauses, e.at());
-                case NOTE -> notes.add(e);
-                case UNDO -> {}
+                case NOTE, USED, PICTURE, TROUBLE -> notes.add(e);
+                case UNDO, REDO, SCHOOL, COATS, DROP, JOIN, ROOM -> {}
+            }
+            if (!e.device().isEmpty() && !e.hands().isEmpty() && e.type() != Type.LEAVE) {
+                drivers.putIfAbsent(e.hands(), e.device());
             }
         }
-        return new RunState(steps, pauses, notes, began, ended, counting);
+        return new RunState(steps, pauses, notes, drivers, began, ended, counting);
     }
 
     private static List<RunEvent> counting(List<RunEvent> all) {
@@ -63,6 +89,7 @@ public record RunState(
         Set<String> seen = new LinkedHashSet<>();
         return all.stream()
                 .filter(e -> e.type() != Type.UNDO && !undone.contains(e.root()) && seen.add(e.id()))
+                .sorted(Comparator.comparing(RunEvent::at))
                 .toList();
     }
 
@@ -70,7 +97,7 @@ public record RunState(
         if (!pauses.isEmpty()) {
             Pause last = pauses.get(pauses.size() - 1);
             if (last.until() == null) {
-                pauses.set(pauses.size() - 1, new Pause(last.from(), at));
+                pauses.set(pauses.size() - 1, new Pause(last.from(), at, last.why(), last.expected()));
             }
         }
     }
@@ -82,6 +109,11 @@ public record RunState(
 
     public boolean onBreak() {
         return !pauses.isEmpty() && pauses.get(pauses.size() - 1).until() == null;
+    }
+
+    /** The pause that is on, if one is. */
+    public Optional<Pause> pause() {
+        return onBreak() ? Optional.of(pauses.get(pauses.size() - 1)) : Optional.empty();
     }
 
     /** The step these hands are at, if any. */
@@ -97,7 +129,7 @@ public record RunState(
     public Optional<RunEvent> lastBy(String hands) {
         for (int k = events.size() - 1; k >= 0; k--) {
             RunEvent e = events.get(k);
-            if (e.hands().equals(hands) && e.type() != Type.BEGIN && e.type() != Type.NOTE) {
+            if (e.hands().equals(hands) && !LASTING.contains(e.type())) {
                 return Optional.of(e);
             }
         }

@@ -38,6 +38,11 @@ public record StepState(
         return new StepState(Status.DONE, e.hands(), mode, start, e.at(), addedSeconds, "", null, null);
     }
 
+    /** Left unfinished: whoever takes it up begins anew. */
+    StepState putDown() {
+        return WAITING;
+    }
+
     StepState skipped(RunEvent e) {
         return new StepState(Status.SKIPPED, e.hands(), mode, started, e.at(), addedSeconds, e.text(), null, null);
     }

@@ -28,7 +28,12 @@ public record Confidence(int[] ready, Map<String, Double> carries) {
 
     /** Simulates this many mornings. */
     public static Confidence of(TaskNetwork network, Schedule schedule, int mornings) {
-        Model model = new Model(network, schedule);
+        return of(network, schedule, Progress.NOTHING, mornings);
+    }
+
+    /** Simulates what is left; what is past stays as it was, and what is under way takes about as long as is expected. */
+    public static Confidence of(TaskNetwork network, Schedule schedule, Progress progress, int mornings) {
+        Model model = new Model(network, schedule, progress);
         SplittableRandom random = new SplittableRandom(SEED);
         int[] ready = new int[mornings];
         for (int k = 0; k < mornings; k++) {
@@ -55,10 +60,12 @@ public record Confidence(int[] ready, Map<String, Double> carries) {
         private final int[] rests;
         private final int[] restLength;
         private final int[] release;
+        private final int now;
+        private final boolean[] past;
         private final int[] hung;
         private final int[] waitedFor;
 
-        Model(TaskNetwork network, Schedule schedule) {
+        Model(TaskNetwork network, Schedule schedule, Progress progress) {
             order = schedule.placed();
             n = order.size();
             Map<String, Integer> index = new HashMap<>();
@@ -83,6 +90,11 @@ public record Confidence(int[] ready, Map<String, Double> carries) {
                 from[i] = in.stream().mapToInt(l -> index.get(l.from())).toArray();
                 queues(tasks, i);
             }
+            now = progress.now();
+            past = new boolean[n];
+            progress.past().stream()
+                    .filter(p -> index.containsKey(p.task()))
+                    .forEach(p -> past[index.get(p.task())] = true);
             release = new int[n];
             hung = new int[n];
             waitedFor = new int[n];
@@ -125,6 +137,10 @@ public record Confidence(int[] ready, Map<String, Double> carries) {
             return OptionalInt.empty();
         }
 
+        private static double chance(SplittableRandom random, double day) {
+            return day * Math.exp(TASK * random.nextGaussian() - TASK * TASK / 2);
+        }
+
         int morning(SplittableRandom random) {
             double day = Math.exp(DAY * random.nextGaussian());
             double room = Math.exp(ROOM * random.nextGaussian());
@@ -140,11 +156,21 @@ public record Confidence(int[] ready, Map<String, Double> carries) {
             for (int i = 0; i < n; i++) {
                 Placed p = order.get(i);
                 if (nextRest < rests.length && p.start() >= rests[nextRest] + restLength[nextRest]) {
-                    rest[nextRest] = latest + restLength[nextRest];
+                    rest[nextRest] = rests[nextRest] < now
+                            ? rests[nextRest] + restLength[nextRest]
+                            : latest + restLength[nextRest];
                     afterRest = rest[nextRest++];
                     restedAfter = last;
                 }
-                double start = Math.max(afterRest, release[i]);
+                if (past[i]) {
+                    end[i] = p.end() <= now ? p.end() : Math.max(now, p.start() + (p.end() - p.start()) * chance(random, day));
+                    waitedFor[i] = -1;
+                    double over = end[i] + (workedInto[i] ? 0 : (p.settled() - p.end()) * room);
+                    latest = Math.max(latest, end[i]);
+                    ready = Math.max(ready, over);
+                    continue;
+                }
+                double start = Math.max(Math.max(now, afterRest), release[i]);
                 int by = afterRest >= release[i] ? restedAfter : -1;
                 for (int k = 0; k < waits[i].length; k++) {
                     Placed q = order.get(waits[i][k]);
@@ -154,7 +180,7 @@ public record Confidence(int[] ready, Map<String, Double> carries) {
                         by = waits[i][k];
                     }
                 }
-                double work = (p.end() - p.start()) * day * Math.exp(TASK * random.nextGaussian() - TASK * TASK / 2);
+                double work = (p.end() - p.start()) * chance(random, day);
                 for (int k = 0; k < lag[i].length; k++) {
                     double opens = meet(i, k, start, end, room);
                     if (opens > start) {

@@ -129,7 +129,7 @@ class TradeTest {
         DataNode rules = DataNode.read("rules.yaml", new StringReader("[]"));
         DataNode file = DataNode.read("techniques.yaml", new StringReader(techniques));
         var thrown = assertThatThrownBy(
-                        () -> TradeReader.read(Body.standard(), Materials.standard(), List.of(file), rules, strata()))
+                        () -> TradeReader.read(Body.standard(), Materials.standard(), List.of(file), rules, strata(), DataNode.read("repairs.yaml", new StringReader("{}"))))
                 .isInstanceOf(BrokenFile.class);
         for (String part : says) {
             thrown.hasMessageContaining(part);

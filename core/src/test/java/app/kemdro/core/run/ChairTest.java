@@ -98,7 +98,8 @@ class ChairTest {
 
     private static Schedule again(List<RunEvent> events, int second) {
         Chair chair = new Chair(BROWS, RunState.of(events));
-        return chair.planAgain(Samples.PLANNER, BROWS.schedule(), BROWS.clock(second));
+        return chair.planAgain(Samples.PLANNER, BROWS.schedule(), BROWS.clock(second))
+                .schedule();
     }
 
     /** Plays a whole morning in which everything takes a fifth longer; after every press the rest must be sound. */
@@ -137,7 +138,8 @@ class ChairTest {
             now = next.start() + length;
             Chair chair = new Chair(plan, RunState.of(events));
             Progress progress = chair.progress(plan.clock(now));
-            standing = chair.planAgain(Samples.PLANNER, standing, plan.clock(now));
+            standing = chair.planAgain(Samples.PLANNER, standing, plan.clock(now))
+                    .schedule();
             assertThat(ScheduleCheck.problems(plan.network(), progress, standing))
                     .as("after press " + k)
                     .isEmpty();

@@ -57,6 +57,6 @@ class RunStateTest {
                 .isTrue();
         RunState back = RunState.of(List.of(event("b-1", 0, Type.BREAK, "", ""), event("k-1", 9, Type.BACK, "", "")));
         assertThat(back.onBreak()).isFalse();
-        assertThat(back.pauses()).containsExactly(new RunState.Pause(FIVE, FIVE.plusMinutes(9)));
+        assertThat(back.pauses()).containsExactly(new RunState.Pause(FIVE, FIVE.plusMinutes(9), Type.BREAK, 0));
     }
 }

@@ -1,0 +1,128 @@
+package app.kemdro.core.plan;
+
+import app.kemdro.core.look.LookEntry;
+import app.kemdro.core.method.Repair;
+import app.kemdro.core.method.StepTemplate.Begins;
+import app.kemdro.core.method.Trade;
+import app.kemdro.core.plan.Composition.Entry;
+import app.kemdro.core.plan.Expansion.Expanded;
+import app.kemdro.core.schedule.Lag;
+import app.kemdro.core.schedule.Task;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/** Puts work that came in while a plan was being carried out among the steps that are still to come. */
+final class UnderWay {
+    /** Stands between the name of a step and the number of times it was done before. */
+    private static final String ONCE_MORE = "~";
+
+    private final Trade trade;
+    private final Expansion expansion;
+    private final List<PlannedStep> steps;
+    private final List<Task> tasks;
+    private final List<Lag> lags;
+
+    UnderWay(Trade trade, Expansion expansion, List<Expanded> expanded, List<Lag> lags) {
+        this.trade = trade;
+        this.expansion = expansion;
+        this.steps = new ArrayList<>(expanded.stream().map(Expanded::step).toList());
+        this.tasks = new ArrayList<>(expanded.stream().map(Expanded::task).toList());
+        this.lags = new ArrayList<>(lags);
+    }
+
+    List<PlannedStep> steps() {
+        return steps;
+    }
+
+    List<Task> tasks() {
+        return tasks;
+    }
+
+    List<Lag> lags() {
+        return lags;
+    }
+
+    void add(Extra extra) {
+        if (tasks.stream().noneMatch(t -> t.id().equals(extra.step()))) {
+            return;
+        }
+        if (extra.repair().isEmpty()) {
+            onceMore(extra);
+        } else {
+            repair(extra, trade.repair(extra.repair()));
+        }
+    }
+
+    /** The same step on the same zones; what was to follow the first follows this one in the same way. */
+    private void onceMore(Extra extra) {
+        PlannedStep was = step(extra.step());
+        Task done = task(extra.step());
+        int times = 1;
+        while (has(extra.step() + ONCE_MORE + times)) {
+            times++;
+        }
+        String id = extra.step() + ONCE_MORE + times;
+        List<Lag> after = lags.stream()
+                .filter(l -> l.from().equals(extra.step()) && !extra.past().contains(l.to()))
+                .map(l -> new Lag(id, l.to(), l.kind(), l.within(), l.because()))
+                .toList();
+        steps.add(was.called(id));
+        tasks.add(new Task(id, done.work(), done.zones(), done.holds(), done.needs(), done.modes()));
+        lags.add(new Lag(extra.step(), id, Lag.Kind.AFTER, null, "it is done once more"));
+        lags.addAll(after);
+    }
+
+    private void repair(Extra extra, Repair repair) {
+        List<String> zones = (extra.zones().isEmpty() ? step(extra.step()).zones() : extra.zones())
+                .stream().filter(repair.how().zones()::contains).toList();
+        if (zones.isEmpty()) {
+            return;
+        }
+        LookEntry asked = new LookEntry(extra.id(), repair.how().id(), zones, 0);
+        List<Expanded> work = expansion.expand(Entry.of(extra.id(), asked, repair.how(), zones, false));
+        Set<String> mended = new HashSet<>(zones);
+        String before = extra.step();
+        for (Expanded e : work) {
+            String id = e.step().id();
+            boolean first = before.equals(extra.step());
+            Lag.Kind kind = first ? Lag.Kind.AFTER : kind(e.step().template().begins());
+            String because = first ? "what happened is put right first" : "one after the other puts it right";
+            lags.add(new Lag(before, id, kind, null, because));
+            before = id;
+        }
+        String last = before;
+        for (Task task : tasks) {
+            boolean there = task.zones().stream().anyMatch(mended::contains);
+            if (there && !extra.past().contains(task.id())) {
+                lags.add(new Lag(last, task.id(), Lag.Kind.SETTLED, null, "it is put right before more is laid there"));
+            }
+        }
+        work.forEach(e -> {
+            steps.add(e.step());
+            tasks.add(e.task());
+        });
+    }
+
+    private static Lag.Kind kind(Begins begins) {
+        return switch (begins) {
+            case DONE -> Lag.Kind.END;
+            case CLEAR -> Lag.Kind.SETTLED;
+            case TACKY -> Lag.Kind.USABLE;
+            case WET -> Lag.Kind.FRESH;
+        };
+    }
+
+    private boolean has(String id) {
+        return tasks.stream().anyMatch(t -> t.id().equals(id));
+    }
+
+    private PlannedStep step(String id) {
+        return steps.stream().filter(s -> s.id().equals(id)).findFirst().orElseThrow();
+    }
+
+    private Task task(String id) {
+        return tasks.stream().filter(t -> t.id().equals(id)).findFirst().orElseThrow();
+    }
+}

@@ -1,0 +1,165 @@
+package app.kemdro.core.run;
+
+import app.kemdro.core.look.Brief.Hands;
+import app.kemdro.core.look.Look;
+import app.kemdro.core.look.LookEntry;
+import app.kemdro.core.plan.Levers;
+import app.kemdro.core.plan.Levers.Measure;
+import app.kemdro.core.plan.LookPlanner;
+import app.kemdro.core.plan.Plan;
+import app.kemdro.core.plan.PlannedStep;
+import app.kemdro.core.plan.Planning;
+import app.kemdro.core.run.RunEvent.Type;
+import app.kemdro.core.run.StepState.Status;
+import app.kemdro.core.schedule.Schedule;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** What would still buy time in the middle of a run: what has begun stays as it is, and every measure is planned again from now. */
+public final class RunLevers {
+    /** Less than this is not worth a word, seconds. */
+    private static final int WORTH = 60;
+
+    private static final int TRIED_TOGETHER = 3;
+
+    private final Levers levers;
+    private final LookPlanner planner;
+
+    /** Plans with this planner; a rough one will do, because rough plans are compared with a rough one. */
+    public RunLevers(Levers levers, LookPlanner planner) {
+        this.levers = levers;
+        this.planner = planner;
+    }
+
+    /** Where a run stands: what is carried out now, and the order people have in mind. */
+    public record Standing(Plan plan, Changes changes, RunState state, Schedule schedule) {}
+
+    /** Something to report so that a lever is pulled. */
+    public record Act(Type type, String step, String hands, int seconds, String text) {}
+
+    /**
+     * A measure that still helps.
+     *
+     * @param saved seconds by which all is ready sooner
+     * @param euros what it costs more, or saves where it is negative
+     * @param acts what is reported when it is pulled
+     */
+    public record Lever(String says, int saved, double euros, String risk, List<Act> acts) {}
+
+    /** Measures that help from now on, the most saving first. */
+    public List<Lever> of(Standing now, LocalDateTime at) {
+        int ready = again(now, now.plan(), at);
+        List<Lever> found = new ArrayList<>();
+        for (Measure measure : levers.measures(now.changes().look(), now.changes().brief())) {
+            weigh(measure, acts(measure, now.changes()), now, at, ready).ifPresent(found::add);
+        }
+        found.sort(Comparator.comparingInt(Lever::saved).reversed());
+        return List.copyOf(found);
+    }
+
+    /** The best two of these that can be pulled together, as one; empty where none save more than either alone. */
+    public Optional<Lever> together(List<Lever> found, Standing now, LocalDateTime at) {
+        int ready = again(now, now.plan(), at);
+        List<Lever> best = found.subList(0, Math.min(TRIED_TOGETHER, found.size()));
+        List<Lever> pairs = new ArrayList<>();
+        for (int a = 0; a < best.size(); a++) {
+            for (int b = a + 1; b < best.size(); b++) {
+                Lever one = best.get(a);
+                Lever other = best.get(b);
+                List<Act> acts = new ArrayList<>(one.acts());
+                acts.addAll(other.acts());
+                boolean apart = acts.stream().map(x -> x.type() + x.step()).distinct().count() == acts.size()
+                        && one.acts().stream()
+                                .noneMatch(x -> !x.step().isEmpty()
+                                        && other.acts().stream()
+                                                .anyMatch(y -> y.step().equals(x.step())));
+                if (!apart) {
+                    continue;
+                }
+                Changes changes = after(now.changes(), acts, at);
+                Measure both = new Measure(
+                        one.says() + ", and " + other.says().substring(0, 1).toLowerCase(java.util.Locale.ROOT)
+                                + other.says().substring(1),
+                        (one.risk() + " " + other.risk()).strip(),
+                        changes.look(),
+                        changes.brief());
+                weigh(both, acts, now, at, ready)
+                        .filter(l -> l.saved() > Math.max(one.saved(), other.saved()) + WORTH)
+                        .ifPresent(pairs::add);
+            }
+        }
+        return pairs.stream().max(Comparator.comparingInt(Lever::saved));
+    }
+
+    private Optional<Lever> weigh(Measure measure, List<Act> acts, Standing now, LocalDateTime at, int ready) {
+        Planning planning = planner.underWay(
+                measure.look(), measure.brief(), now.plan().chairIn(), now.changes().extras(), now.schedule());
+        if (acts.isEmpty() || !(planning instanceof Planning.Done done)) {
+            return Optional.empty();
+        }
+        if (!keepsWhatHasBegun(done.plan(), now.state())) {
+            return Optional.empty();
+        }
+        int then = again(now, done.plan(), at);
+        return ready - then < WORTH
+                ? Optional.empty()
+                : Optional.of(new Lever(
+                        measure.says(), ready - then, levers.dearer(done.plan(), now.plan()), measure.risk(), acts));
+    }
+
+    /** Whether every step that has begun, or was left out, is still a step of this plan. */
+    public static boolean keepsWhatHasBegun(Plan plan, RunState state) {
+        Set<String> ids = plan.steps().stream().map(PlannedStep::id).collect(Collectors.toSet());
+        return state.steps().entrySet().stream()
+                .filter(s -> s.getValue().status() == Status.RUNNING || s.getValue().status() == Status.DONE)
+                .allMatch(s -> ids.contains(s.getKey()));
+    }
+
+    private int again(Standing now, Plan plan, LocalDateTime at) {
+        Chair.Again again = new Chair(plan, now.state()).planAgain(planner, now.schedule(), at);
+        return again.trouble().isEmpty() ? again.schedule().ready() : Integer.MAX_VALUE / 4;
+    }
+
+    private static Changes after(Changes changes, List<Act> acts, LocalDateTime at) {
+        List<RunEvent> events = new ArrayList<>();
+        for (Act act : acts) {
+            events.add(new RunEvent(
+                    "act-" + events.size(), at, act.hands(), act.type(), act.step(), act.seconds(), 0, act.text()));
+        }
+        Changes next = Changes.of(changes.look(), changes.brief(), RunState.of(events));
+        return new Changes(next.look(), next.brief(), changes.extras());
+    }
+
+    /** What must be reported so that look and brief become those of the measure. */
+    private static List<Act> acts(Measure measure, Changes now) {
+        List<Act> acts = new ArrayList<>();
+        for (LookEntry entry : now.look().entries()) {
+            Optional<LookEntry> then = find(measure.look(), entry.id());
+            if (then.isEmpty()) {
+                acts.add(new Act(Type.DROP, entry.id(), "", 0, measure.says()));
+            } else if (!then.get().techniqueId().equals(entry.techniqueId())) {
+                acts.add(new Act(Type.SCHOOL, entry.id(), "", 0, then.get().techniqueId()));
+            } else if (then.get().coats() != entry.coats()) {
+                acts.add(new Act(Type.COATS, entry.id(), "", then.get().coats(), ""));
+            }
+        }
+        for (Hands hands : measure.brief().crew()) {
+            if (now.brief().crew().stream().noneMatch(h -> h.name().equals(hands.name()))) {
+                acts.add(new Act(Type.JOIN, "", hands.name(), 0, hands.skill().name()));
+            }
+        }
+        if (!measure.brief().room().equals(now.brief().room())) {
+            acts.add(new Act(Type.ROOM, "", "", 0, Changes.say(measure.brief().room())));
+        }
+        return acts;
+    }
+
+    private static Optional<LookEntry> find(Look look, String id) {
+        return look.entries().stream().filter(e -> e.id().equals(id)).findFirst();
+    }
+}

@@ -1,0 +1,205 @@
+package app.kemdro.core.run;
+
+import static app.kemdro.core.plan.Samples.TRADE;
+import static app.kemdro.core.plan.Samples.assistant;
+import static app.kemdro.core.plan.Samples.brief;
+import static app.kemdro.core.plan.Samples.lead;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.kemdro.core.look.Brief;
+import app.kemdro.core.look.Brief.Room;
+import app.kemdro.core.method.Repair;
+import app.kemdro.core.plan.Plan;
+import app.kemdro.core.plan.PlannedStep;
+import app.kemdro.core.plan.Samples;
+import app.kemdro.core.run.RunEvent.Type;
+import app.kemdro.core.run.StepState.Status;
+import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.Progress;
+import app.kemdro.core.schedule.Schedule;
+import app.kemdro.core.schedule.ScheduleCheck;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class ChangesTest {
+    private static final Brief TWO = brief(lead("Ines"), assistant("Pell"));
+
+    private static Mornings morning() {
+        return new Mornings(Samples.bellFounder(), TWO);
+    }
+
+    private static int ready(Mornings m, int second) {
+        return m.rest(second).ready();
+    }
+
+    private static void sound(Mornings m, int second) {
+        Plan plan = m.plan();
+        Progress progress = new Chair(plan, m.state()).progress(m.at(second));
+        assertThat(ScheduleCheck.problems(plan.network(), progress, m.rest(second))).isEmpty();
+    }
+
+    /** The step of a piece that was pressed on first. */
+    private static Placed pressed(Mornings m) {
+        return m.first().schedule().placed().stream()
+                .filter(p -> p.task().startsWith("foam-piece") && p.task().contains("/press"))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** Common practice: a lifted spot is re-stuck, waits to dry, and only then is more laid there. */
+    @Test
+    void aLiftedEdgeIsStuckAgainBeforeMoreIsLaidThere() {
+        Placed press = pressed(morning());
+        int now = press.end() + 60;
+        Mornings m = morning().carriedOutUntil(now);
+        int without = ready(m, now);
+        m.report(now, Type.TROUBLE, "Ines", press.task(), 0, "lifted-edge");
+        Schedule rest = m.rest(now);
+        Placed stick = rest.of(m.step("extra-").replace("/clear", "/stick"));
+        Placed last = rest.of(m.step("extra-").replace("/clear", "/powder"));
+        assertThat(stick.settled()).as("it waits to dry").isGreaterThan(stick.end());
+        List<String> zones = m.plan().step(press.task()).zones();
+        assertThat(m.plan().steps())
+                .filteredOn(s -> m.state().step(s.id()).status() == Status.WAITING)
+                .filteredOn(s -> !s.id().startsWith("extra-") && !s.where().isEmpty())
+                .filteredOn(s -> s.zones().stream().anyMatch(zones::contains))
+                .isNotEmpty()
+                .allSatisfy(s -> assertThat(rest.of(s.id()).start()).isGreaterThanOrEqualTo(last.end()));
+        assertThat(rest.ready()).isGreaterThan(without);
+        sound(m, now);
+    }
+
+    @Test
+    void aTakenBackTroubleLeavesNoTrace() {
+        Placed press = pressed(morning());
+        int now = press.end() + 60;
+        Mornings m = morning().carriedOutUntil(now);
+        int steps = m.plan().steps().size();
+        m.report(now, Type.TROUBLE, "Ines", press.task(), 0, "lifted-edge");
+        assertThat(m.plan().steps()).hasSizeGreaterThan(steps);
+        String trouble = m.state().lastBy("Ines").orElseThrow().root();
+        m.report(now + 5, Type.UNDO, "Ines", "", 0, trouble);
+        assertThat(m.plan().steps()).hasSize(steps);
+    }
+
+    @Test
+    void aStepDoneOnceMoreIsFollowedByWhatWasToFollowIt() {
+        Mornings fresh = morning();
+        String coat = fresh.step("brow-powder-last");
+        Placed first = fresh.first().schedule().of(coat);
+        int now = first.end() + 1;
+        Mornings m = morning().carriedOutUntil(now);
+        m.report(now, Type.REDO, "Ines", coat, 0, "");
+        Placed again = m.rest(now).of(coat + "~1");
+        assertThat(again.end() - again.start()).isGreaterThan(30);
+        List<String> next = m.plan().network().lags().stream()
+                .filter(l -> l.from().equals(coat + "~1"))
+                .map(l -> l.to())
+                .toList();
+        assertThat(next).isNotEmpty().allSatisfy(n -> assertThat(
+                        m.rest(now).of(n).start())
+                .isGreaterThanOrEqualTo(again.end()));
+        sound(m, now);
+    }
+
+    @Test
+    void handsThatJoinTakeWorkAndHandsThatLeavePutItDown() {
+        int now = 1800;
+        Mornings alone = new Mornings(Samples.bellFounder(), brief(lead("Ines"))).carriedOutUntil(now);
+        int before = ready(alone, now);
+        alone.report(now, Type.JOIN, "Marit", "", 0, "ASSISTANT");
+        assertThat(ready(alone, now)).isLessThan(before - 300);
+        sound(alone, now);
+        String marits = alone.rest(now).placed().stream()
+                .filter(p -> "Marit".equals(p.worker()))
+                .findFirst()
+                .orElseThrow()
+                .task();
+        alone.report(now + 60, Type.START, "Marit", marits, 0, "");
+        alone.report(now + 90, Type.LEAVE, "Marit", "", 0, "");
+        assertThat(alone.state().step(marits).status()).isEqualTo(Status.WAITING);
+        assertThat(alone.rest(now + 100).placed()).noneMatch(p -> "Marit".equals(p.worker()));
+        sound(alone, now + 100);
+    }
+
+    @Test
+    void whenTheLeadLeavesTheRestIsStillPlannedAndTheNeedIsSaid() {
+        int now = 1800;
+        Mornings m = morning().carriedOutUntil(now);
+        m.report(now, Type.LEAVE, "Ines", "", 0, "");
+        Chair.Again again = m.again(now);
+        assertThat(again.trouble()).contains("lead");
+        assertThat(again.schedule().placed()).hasSize(m.plan().steps().size());
+    }
+
+    @Test
+    void whileThePerformerIsAwayEverythingWaits() {
+        int now = 1800;
+        Mornings m = morning().carriedOutUntil(now);
+        int before = ready(m, now);
+        m.report(now, Type.AWAY, "", "", 900, "");
+        assertThat(ready(m, now) - before).isBetween(500, 1800);
+        assertThat(m.rest(now).placed())
+                .filteredOn(p -> p.start() > now)
+                .allMatch(p -> p.start() >= now + 900);
+        m.report(now + 300, Type.BACK, "", "", 0, "");
+        assertThat(ready(m, now + 300)).isLessThan(before + 400);
+    }
+
+    @Test
+    void aDampRoomMovesWhatIsStillToDry() {
+        int now = 900;
+        Mornings m = new Mornings(Samples.bellFounder(), brief(lead("Ines"))).carriedOutUntil(now);
+        int dry = m.plan().network().tasks().stream()
+                .mapToInt(t -> t.modes().get(0).settled())
+                .sum();
+        m.report(now, Type.ROOM, "", "", 0, Changes.say(new Room(24, 82, 0)));
+        int damp = m.plan().network().tasks().stream()
+                .mapToInt(t -> t.modes().get(0).settled())
+                .sum();
+        assertThat(damp).isGreaterThan(dry * 5 / 4);
+        assertThat(m.plan().network().tools()).isZero();
+    }
+
+    @Test
+    void entriesNotBegunAreDroppedThinnedOrDoneByAnotherSchool() {
+        Mornings m = morning().carriedOutUntil(600);
+        int steps = m.plan().steps().size();
+        m.report(600, Type.DROP, "", "spatter-crown-forehead-cheek-left-cheek-right", 0, "no time");
+        assertThat(m.plan().steps()).hasSizeLessThan(steps);
+        m.report(610, Type.COATS, "", "edge-latex-hairline", 2, "");
+        assertThat(m.plan().steps())
+                .filteredOn(s -> s.entryId().equals("edge-latex-hairline") && s.coat() == 3)
+                .isEmpty();
+        sound(m, 620);
+    }
+
+    /** Every repair can happen to some work of the bell-founder, and after each the rest is sound. */
+    @Test
+    void everyRepairIsPlannedSoundly() {
+        int now = morning().first().schedule().ready() * 3 / 4;
+        for (Repair repair : TRADE.repairs()) {
+            Mornings m = morning().carriedOutUntil(now);
+            String step = m.plan().steps().stream()
+                    .filter(s -> m.state().step(s.id()).status() == Status.DONE && repair.happensTo(s.technique()))
+                    .map(PlannedStep::id)
+                    .findFirst()
+                    .orElseThrow(() -> new AssertionError(repair.id() + " fits nothing"));
+            int steps = m.plan().steps().size();
+            m.report(now, Type.TROUBLE, "Ines", step, 0, repair.id());
+            assertThat(m.plan().steps()).hasSize(steps + repair.how().steps().size());
+            sound(m, now);
+        }
+    }
+
+    @Test
+    void eventsThatCameLateAreFoldedInTheOrderInWhichTheyHappened() {
+        Mornings m = morning();
+        m.report(0, Type.START, "Ines", "a", 0, "");
+        m.report(300, Type.START, "Ines", "b", 0, "");
+        m.report(290, Type.FINISH, "Ines", "a", 0, "");
+        assertThat(m.state().step("a").ended()).isEqualTo(m.at(290));
+        assertThat(m.state().runningBy("Ines")).contains("b");
+        assertThat(m.state().events()).extracting(RunEvent::at).isSorted();
+    }
+}
