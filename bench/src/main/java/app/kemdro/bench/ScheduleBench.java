@@ -47,7 +47,12 @@ public final class ScheduleBench {
     }
 
     private static void network(int steps, int hands, double... seconds) {
-        TaskNetwork base = Networks.random(SEED + steps, steps);
+        long seed = SEED + steps;
+        while (!(Planner.trying(1).plan(Networks.random(seed, steps)) instanceof Outcome.Planned)) {
+            // windows drawn by chance may contradict each other
+            seed++;
+        }
+        TaskNetwork base = Networks.random(seed, steps);
         List<Worker> crew = new ArrayList<>();
         for (int w = 0; w < hands; w++) {
             crew.add(new Worker("hands " + w, w == 0, w == 0 ? 1 : 1.1, 0, FAR));

@@ -32,8 +32,12 @@ public record JobShop(String name, int optimum, TaskNetwork network) {
         List<Lag> lags = new ArrayList<>();
         for (int j = 0; j < jobs.size(); j++) {
             String[] numbers = jobs.get(j).trim().split("\\s+");
+            String last = "";
             for (int k = 0; k < numbers.length / 2; k++) {
                 String id = j + "/" + k;
+                if (numbers[2 * k + 1].equals("0")) {
+                    continue;
+                }
                 tasks.add(new Task(
                         id,
                         Integer.parseInt(numbers[2 * k + 1]),
@@ -41,9 +45,10 @@ public record JobShop(String name, int optimum, TaskNetwork network) {
                         Set.of(),
                         Task.Needs.NOBODY,
                         List.of(Mode.NOTHING)));
-                if (k > 0) {
-                    lags.add(new Lag(j + "/" + (k - 1), id, Lag.Kind.END, null, "job"));
+                if (!last.isEmpty()) {
+                    lags.add(new Lag(last, id, Lag.Kind.END, null, "job"));
                 }
+                last = id;
             }
         }
         return new TaskNetwork(

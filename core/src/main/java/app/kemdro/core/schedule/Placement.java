@@ -14,6 +14,9 @@ import org.jspecify.annotations.Nullable;
 final class Placement {
     private static final int MOST_REPAIRS = 60;
 
+    /** A window that has closed costs at most what laying the coat again does, seconds of being ready later (judgement). */
+    private static final int RECOAT = 480;
+
     /** What one second of being ready later costs. */
     static final long SECOND = 1_000_000L;
 
@@ -454,10 +457,10 @@ final class Placement {
         long tool = 0;
         for (int i = 0; i < net.n; i++) {
             starts += start[i];
-            late += missed[i] + overdue[i];
+            late += Math.min(20L * missed[i], RECOAT) + 20L * overdue[i];
             tool += net.fixed[i] ? 0 : net.tasks[i].modes().get(mode[i]).tool();
         }
-        return (ready() + 20 * late) * SECOND + starts / Math.max(1, net.n) * 10 + tool;
+        return (ready() + late) * SECOND + starts / Math.max(1, net.n) * 10 + tool;
     }
 
     /** The pinned task that begins latest after the second it should have, or −1. */

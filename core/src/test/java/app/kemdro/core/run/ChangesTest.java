@@ -138,7 +138,7 @@ class ChangesTest {
         Mornings m = morning().carriedOutUntil(now);
         int before = ready(m, now);
         m.report(now, Type.AWAY, "", "", 900, "");
-        assertThat(ready(m, now) - before).isBetween(500, 1800);
+        assertThat(ready(m, now) - before).isBetween(100, 1000);
         assertThat(m.rest(now).placed())
                 .filteredOn(p -> p.start() > now)
                 .allMatch(p -> p.start() >= now + 900);
