@@ -22,6 +22,14 @@ if (document.body.dataset.chair) {
   const { mountChair } = await import('./chair/chair.js');
   mountChair();
 }
+if (document.body.dataset.board) {
+  const { mountBoard } = await import('./floor/board.js');
+  mountBoard();
+}
+if (document.body.dataset.pedal) {
+  const { mountPedal } = await import('./chair/pedal.js');
+  mountPedal();
+}
 let resizing;
 window.addEventListener('resize', () => {
   clearTimeout(resizing);

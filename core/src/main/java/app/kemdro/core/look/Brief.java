@@ -1,6 +1,5 @@
 package app.kemdro.core.look;
 
-import app.kemdro.core.schedule.BreakRule;
 import java.time.Duration;
 import java.time.LocalDateTime;
 import java.util.List;
@@ -27,12 +26,12 @@ public record Brief(
         int costumeMinutes,
         boolean selfApplied,
         Purpose purpose,
-        BreakRule breaks) {
+        Breaks breaks) {
     public Brief {
         crew = List.copyOf(crew);
         costumeCovers = Set.copyOf(costumeCovers);
         purpose = Objects.requireNonNullElse(purpose, Purpose.USUAL);
-        breaks = Objects.requireNonNullElse(breaks, BreakRule.USUAL);
+        breaks = Objects.requireNonNullElse(breaks, Breaks.USUAL);
     }
 
     /** For a camera, for a working day. */
@@ -45,7 +44,7 @@ public record Brief(
             Set<String> costumeCovers,
             int costumeMinutes,
             boolean selfApplied) {
-        this(call, chairIn, performer, crew, room, costumeCovers, costumeMinutes, selfApplied, Purpose.USUAL, BreakRule.USUAL);
+        this(call, chairIn, performer, crew, room, costumeCovers, costumeMinutes, selfApplied, Purpose.USUAL, Breaks.USUAL);
     }
 
     /** The same so much later: call, chair-in and the crew's hours move together. */
@@ -83,6 +82,18 @@ public record Brief(
     /** The same in another room. */
     public Brief in(Room other) {
         return new Brief(call, chairIn, performer, crew, other, costumeCovers, costumeMinutes, selfApplied, purpose, breaks);
+    }
+
+    /**
+     * Rest for everybody.
+     *
+     * @param every longest stretch of work without a break, minutes
+     * @param minutes how long a break lasts
+     * @param meal how long every third one lasts, minutes
+     */
+    public record Breaks(int every, int minutes, int meal) {
+        /** 10 minutes in any 120, half an hour for a meal (a house default; local codes come first). */
+        public static final Breaks USUAL = new Breaks(120, 10, 30);
     }
 
     /**

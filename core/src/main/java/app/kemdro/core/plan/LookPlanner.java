@@ -9,6 +9,7 @@ import app.kemdro.core.look.Wish;
 import app.kemdro.core.method.StepTemplate;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Expansion.Expanded;
+import app.kemdro.core.schedule.BreakRule;
 import app.kemdro.core.schedule.Lag;
 import app.kemdro.core.schedule.Outcome;
 import app.kemdro.core.schedule.Pin;
@@ -265,8 +266,12 @@ public final class LookPlanner {
                 draft.lags(),
                 draft.brief().crew().stream().map(worker).toList(),
                 draft.brief().room().dryers(),
-                draft.brief().breaks(),
+                rule(draft.brief().breaks()),
                 pins);
+    }
+
+    private static BreakRule rule(Brief.Breaks breaks) {
+        return new BreakRule(breaks.every() * 60, breaks.minutes() * 60, breaks.meal() * 60);
     }
 
     /** Whether a plan made without regard to hours keeps them anyway. */

@@ -42,6 +42,9 @@ public record RunState(
     /** What is not taken back with the key that takes back the last press. */
     private static final Set<Type> LASTING = EnumSet.of(Type.BEGIN, Type.NOTE, Type.PICTURE, Type.DRIVE, Type.ROOM);
 
+    /** Presses that make a device the one that drives these hands, where none does. */
+    private static final Set<Type> DRIVES = EnumSet.of(Type.START, Type.FINISH, Type.SKIP, Type.ADD, Type.UNDO);
+
     /** Folds events; one id counts once, and what was taken back does not count. */
     public static RunState of(List<RunEvent> all) {
         List<RunEvent> counting = counting(all);
@@ -76,8 +79,9 @@ public record RunState(
                 case NOTE, USED, PICTURE, TROUBLE -> notes.add(e);
                 case UNDO, REDO, SCHOOL, COATS, DROP, JOIN, ROOM -> {}
             }
-            if (!e.device().isEmpty() && !e.hands().isEmpty() && e.type() != Type.LEAVE) {
-                drivers.putIfAbsent(e.hands(), e.device());
+            boolean free = drivers.getOrDefault(e.hands(), "").isEmpty();
+            if (free && DRIVES.contains(e.type()) && !e.device().isEmpty()) {
+                drivers.put(e.hands(), e.device());
             }
         }
         return new RunState(steps, pauses, notes, drivers, began, ended, counting);

@@ -9,7 +9,7 @@ package app.kemdro.core.schedule;
  * @param meal how long every third one lasts, seconds
  */
 public record BreakRule(int every, int length, int meal) {
-    /** 10 minutes in any 120, half an hour for a meal (a house default; local codes come first). */
+    /** 10 minutes in any 120, half an hour for a meal. */
     public static final BreakRule USUAL = new BreakRule(120 * 60, 10 * 60, 30 * 60);
 
     /** Which of the breaks is a meal. */

@@ -18,6 +18,9 @@ import org.jspecify.annotations.Nullable;
 public final class Planner {
     private static final long SEED = 20_261_125L;
     private static final int MOST_RESTS = 10;
+
+    /** In the middle of things an order is changed only where that saves at least so much, seconds (judgement). */
+    private static final int WORTH_A_CHANGE = 90;
     private static final int GRID = 60;
     private static final int SPARE = 240;
 
@@ -62,7 +65,13 @@ public final class Planner {
             return new Ring(ring.get());
         }
         Layout layout = new Layout(network, progress);
-        return new Search(layout, Math.max(1, attempts * LARGE / Math.max(LARGE, layout.n))).run(before);
+        Outcome found = new Search(layout, Math.max(1, attempts * LARGE / Math.max(LARGE, layout.n))).run(before);
+        Optional<Schedule> kept = before.flatMap(b -> Shift.of(network, progress, b));
+        boolean underWay = progress.now() > 0 || !progress.past().isEmpty();
+        int worth = underWay ? WORTH_A_CHANGE : 0;
+        return kept.isPresent() && !(found instanceof Planned p && p.schedule().ready() < kept.get().ready() - worth)
+                ? new Planned(kept.get())
+                : found;
     }
 
     private static final class Search {

@@ -19,7 +19,7 @@ import app.kemdro.core.look.Brief.Seen;
 import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
-import app.kemdro.core.schedule.BreakRule;
+import app.kemdro.core.look.Brief.Breaks;
 import app.kemdro.core.material.Material;
 import app.kemdro.core.method.Technique;
 import app.kemdro.core.schedule.ScheduleCheck;
@@ -88,7 +88,7 @@ class CharactersTest {
                 10,
                 node.flag("alone"),
                 new Purpose(node.get("seen").choice(Seen.class), 8, Set.of(), false, 5),
-                BreakRule.USUAL);
+                Breaks.USUAL);
         return new Character(name, new Look(entries), brief, new TreeSet<>(zones(node.words("bare"))));
     }
 

@@ -40,7 +40,7 @@ class LeversTest {
 
     @Test
     void aSecondPairOfHandsSavesTheMostOfALongJobAlone() {
-        assertThat(FOUNDER.get(0).says()).isEqualTo("Another pair of hands from chair-in");
+        assertThat(FOUNDER.get(0).says()).isEqualTo("Another pair of hands");
         assertThat(FOUNDER.get(0).brief().crew()).hasSize(2);
     }
 

@@ -17,7 +17,7 @@ import app.kemdro.core.look.Brief.Room;
 import app.kemdro.core.look.Brief.Seen;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.plan.Proposals.Proposal;
-import app.kemdro.core.schedule.BreakRule;
+import app.kemdro.core.look.Brief.Breaks;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -36,7 +36,7 @@ class ProposalsTest {
                 0,
                 alone,
                 purpose,
-                BreakRule.USUAL);
+                Breaks.USUAL);
     }
 
     private static Performer with(Brows brows, Hair hair, String... reactsTo) {

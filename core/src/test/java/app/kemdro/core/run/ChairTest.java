@@ -102,6 +102,36 @@ class ChairTest {
                 .schedule();
     }
 
+    /** A morning that goes as planned stays as planned: no press moves ready, and nobody is told of changes. */
+    @Test
+    void whatGoesAsPlannedChangesNothing() {
+        Plan plan = planned(Samples.bellFounder(), brief(lead("Ines"), assistant("Pell")));
+        List<RunEvent> events = new ArrayList<>();
+        Schedule standing = plan.schedule();
+        for (int k = 0; k < 40; k++) {
+            RunState state = RunState.of(events);
+            Placed next = standing.placed().stream()
+                    .filter(p -> state.step(p.task()).status() == StepState.Status.WAITING)
+                    .findFirst()
+                    .orElseThrow();
+            for (Placed p : standing.placed()) {
+                if (state.step(p.task()).status() == StepState.Status.RUNNING && p.end() <= next.start()) {
+                    events.add(new RunEvent("f" + p.task(), plan.clock(p.end()), String.valueOf(p.worker()), Type.FINISH, p.task(), 0, 0, ""));
+                }
+            }
+            events.add(new RunEvent("s" + next.task(), plan.clock(next.start()), String.valueOf(next.worker()), Type.START, next.task(), 0, next.mode(), ""));
+            RunState now = RunState.of(events);
+            Schedule again = new Chair(plan, now)
+                    .planAgain(Samples.PLANNER, standing, plan.clock(next.start()))
+                    .schedule();
+            assertThat(again.ready()).as(next.task()).isLessThanOrEqualTo(standing.ready() + 30);
+            if (again.ready() > standing.ready() - 90) {
+                assertThat(Moves.between(plan, standing, again, now)).isEmpty();
+            }
+            standing = again;
+        }
+    }
+
     /** Plays a whole morning in which everything takes a fifth longer; after every press the rest must be sound. */
     @Test
     void everyPlanInTheMiddleOfAMorningIsSound() {

@@ -1,6 +1,9 @@
 package app.kemdro.web.book;
 
+import app.kemdro.core.method.Trade;
+import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
+import app.kemdro.core.run.Changes;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.StepState;
 import app.kemdro.core.run.StepState.Status;
@@ -14,6 +17,7 @@ import app.kemdro.web.plans.Words;
 import app.kemdro.web.room.Rooms;
 import java.time.Duration;
 import java.time.LocalDateTime;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -29,8 +33,10 @@ class BookController {
     private final Jobs jobs;
     private final Runs runs;
     private final Rooms rooms;
+    private final Trade trade;
 
-    BookController(Jobs jobs, Runs runs, Rooms rooms) {
+    BookController(Jobs jobs, Runs runs, Rooms rooms, Trade trade) {
+        this.trade = trade;
         this.jobs = jobs;
         this.runs = runs;
         this.rooms = rooms;
@@ -62,8 +68,25 @@ class BookController {
         }
     }
 
-    /** A note with its time. */
-    record Note(String hour, String hands, String text) {}
+    /** A note with its time, or a picture. */
+    record Note(String hour, String hands, String text, String picture) {}
+
+    private Note note(RunEvent n, Plan plan) {
+        String text = switch (n.type()) {
+            case TROUBLE ->
+                trade.repair(Changes.repairOf(n.text())).says() + ": "
+                        + plan.steps().stream()
+                                .filter(s -> s.id().equals(n.step()))
+                                .findFirst()
+                                .map(PlannedStep::titleWithPlace)
+                                .orElse("");
+            case REACTION -> "Skin reacted: " + n.text();
+            case USED -> "Used: " + n.text();
+            case PICTURE -> "";
+            default -> n.text();
+        };
+        return new Note(Words.hour(n.at()), n.hands(), text, n.type() == RunEvent.Type.PICTURE ? n.text() : "");
+    }
 
     @GetMapping("/jobs/{id}/book")
     String book(@PathVariable long id, @RequestParam Optional<Long> run, Model model) {
@@ -84,14 +107,19 @@ class BookController {
                 .map(StepState::ended)
                 .filter(java.util.Objects::nonNull)
                 .max(LocalDateTime::compareTo);
-        long planned = Math.round(s.plan().schedule().ready() / 60.0);
+        long planned = Math.round(runs.planned(s.run()).schedule().ready() / 60.0);
         long took = last.map(t -> Duration.between(began, t).toMinutes()).orElse(0L);
         model.addAttribute("shown", s.run());
         long span = Math.max(planned, took) + 5;
         List<Line> lines = new java.util.ArrayList<>();
-        for (Placed p : s.plan().schedule().placed()) {
-            lines.add(line(lines.size() + 1, s, s.plan().step(p.task()), p, span));
+        Plan first = runs.planned(s.run());
+        for (Placed p : first.schedule().placed()) {
+            lines.add(line(lines.size() + 1, s, first.step(p.task()), Optional.of(p), span));
         }
+        s.plan().steps().stream()
+                .filter(x -> first.steps().stream().noneMatch(y -> y.id().equals(x.id())))
+                .sorted(Comparator.comparing(x -> begun(s, x)))
+                .forEach(x -> lines.add(line(lines.size() + 1, s, x, Optional.empty(), span)));
         model.addAttribute("lines", lines);
         model.addAttribute("day", Words.day(began));
         model.addAttribute("began", Words.hour(began));
@@ -103,7 +131,7 @@ class BookController {
         model.addAttribute(
                 "notes",
                 s.state().notes().stream()
-                        .map(n -> new Note(Words.hour(n.at()), n.hands(), n.text()))
+                        .map(n -> note(n, s.plan()))
                         .toList());
         model.addAttribute("notYet", count(s, RunEvent.Type.NOT_YET));
         model.addAttribute("skipped", count(s, RunEvent.Type.SKIP));
@@ -113,9 +141,15 @@ class BookController {
         return s.state().events().stream().filter(e -> e.type() == type).count();
     }
 
-    private static Line line(int number, Standing s, PlannedStep step, Placed p, long span) {
+    private static LocalDateTime begun(Standing s, PlannedStep step) {
+        LocalDateTime started = s.state().step(step.id()).started();
+        return started == null ? LocalDateTime.MAX : started;
+    }
+
+    /** A line of the book; what was not planned has no bar of its plan. */
+    private static Line line(int number, Standing s, PlannedStep step, Optional<Placed> placed, long span) {
         StepState state = s.state().step(step.id());
-        long planned = Math.round((p.end() - p.start()) / 60.0);
+        long planned = placed.map(p -> Math.round((p.end() - p.start()) / 60.0)).orElse(0L);
         boolean did = state.started() != null && state.ended() != null && state.status() == Status.DONE;
         double from = did ? Duration.between(s.run().beganAt(), state.started()).getSeconds() / 60.0 : 0;
         double to = did ? Duration.between(s.run().beganAt(), state.ended()).getSeconds() / 60.0 : 0;
@@ -123,8 +157,10 @@ class BookController {
         return new Line(
                 number,
                 step.titleWithPlace(),
-                state.hands().isEmpty() ? p.worker() == null ? "performer" : p.worker() : state.hands(),
-                Words.hour(s.plan().clock(p.start())),
+                state.hands().isEmpty()
+                        ? placed.map(p -> p.worker() == null ? "performer" : p.worker()).orElse("–")
+                        : state.hands(),
+                placed.map(p -> Words.hour(s.plan().clock(p.start()))).orElse("came in"),
                 did ? Words.hour(java.util.Objects.requireNonNull(state.started())) : "–",
                 planned,
                 actual,
@@ -132,7 +168,7 @@ class BookController {
                 did && actual > planned,
                 state.status().name().toLowerCase(Locale.ROOT),
                 state.reason(),
-                Bar.of(p.start() / 60.0, p.end() / 60.0, span),
+                placed.map(p -> Bar.of(p.start() / 60.0, p.end() / 60.0, span)).orElse(new Bar(0, 0)),
                 Bar.of(from, to, span));
     }
 }

@@ -9,7 +9,7 @@ import app.kemdro.core.look.Brief.Purpose;
 import app.kemdro.core.look.Brief.Room;
 import app.kemdro.core.look.Brief.Seen;
 import app.kemdro.core.look.Brief.Skill;
-import app.kemdro.core.schedule.BreakRule;
+import app.kemdro.core.look.Brief.Breaks;
 import app.kemdro.web.job.Job;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -26,7 +26,6 @@ import java.util.TreeMap;
 /** The brief as typed: everything is text until it is read, so that what was typed stays when it cannot be meant. */
 public class BriefForm {
     private static final int HANDS = 3;
-    private static final int A_MINUTE = 60;
 
     private String title = "";
     private String production = "";
@@ -135,9 +134,9 @@ public class BriefForm {
         form.mustVanish = new ArrayList<>(brief.purpose().mustVanish());
         form.moneyShort = brief.purpose().moneyShort();
         form.benchDays = Integer.toString(brief.purpose().benchDays());
-        form.breakEvery = Integer.toString(brief.breaks().every() / A_MINUTE);
-        form.breakMinutes = Integer.toString(brief.breaks().length() / A_MINUTE);
-        form.mealMinutes = Integer.toString(brief.breaks().meal() / A_MINUTE);
+        form.breakEvery = Integer.toString(brief.breaks().every());
+        form.breakMinutes = Integer.toString(brief.breaks().minutes());
+        form.mealMinutes = Integer.toString(brief.breaks().meal());
         for (Hands hands : brief.crew()) {
             HandsForm line = new HandsForm();
             line.name = hands.name();
@@ -204,7 +203,7 @@ public class BriefForm {
                     Set.copyOf(mustVanish),
                     moneyShort,
                     within("benchDays", benchDays, 60, "Free days on the bench: 0 to 60."));
-            Optional<BreakRule> breaks = breaks();
+            Optional<Breaks> breaks = breaks();
             if (!wrong.isEmpty() || breaks.isEmpty()) {
                 return Optional.empty();
             }
@@ -212,7 +211,7 @@ public class BriefForm {
                     call, seat, who, hands, room, Set.copyOf(covers), costume, selfApplied, purpose, breaks.get()));
         }
 
-        private Optional<BreakRule> breaks() {
+        private Optional<Breaks> breaks() {
             int every = within("breakEvery", breakEvery, 240, "A break every 20 to 240 minutes.");
             int length = within("breakMinutes", breakMinutes, 60, "A break lasts 5 to 60 minutes.");
             int meal = within("mealMinutes", mealMinutes, 90, "A meal lasts as long as a break, up to 90 minutes.");
@@ -223,7 +222,7 @@ public class BriefForm {
             } else if (meal < length) {
                 wrong.put("mealMinutes", "A meal lasts as long as a break, up to 90 minutes.");
             } else {
-                return Optional.of(new BreakRule(every * A_MINUTE, length * A_MINUTE, meal * A_MINUTE));
+                return Optional.of(new Breaks(every, length, meal));
             }
             return Optional.empty();
         }

@@ -1,24 +1,37 @@
 package app.kemdro.web.chair;
 
+import app.kemdro.core.method.Repair;
 import app.kemdro.core.method.Trade;
+import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.RunEvent.Type;
+import app.kemdro.core.run.RunLevers.Lever;
+import app.kemdro.core.run.StepState.Status;
+import app.kemdro.core.run.TakingOff;
+import app.kemdro.web.chair.Announcer.Answer;
 import app.kemdro.web.chair.Runs.Standing;
 import app.kemdro.web.figure.FigureModel;
 import app.kemdro.web.figure.FigureModel.Tint;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
+import app.kemdro.web.live.Screens;
+import app.kemdro.web.plans.Plans;
 import app.kemdro.web.plans.Words;
 import app.kemdro.web.room.Json;
 import app.kemdro.web.room.Rooms;
 import java.security.Principal;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -27,41 +40,71 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
-/** The chair: one dark screen, and the two addresses its script talks to. */
+/** The chair: one dark screen, and the addresses its script talks to. */
 @Controller
 class ChairController {
     private static final int LONGEST_TEXT = 500;
+    private static final int MOST_LEVERS = 4;
+    private static final Duration LONGEST_KEPT = Duration.ofHours(12);
+
+    /** A report older than this was kept on a device that was cut off. */
+    private static final long KEPT_MS = 3000;
+
+    private static final Set<Integer> PACES = Set.of(1, 10, 30, 60, 120);
 
     private final Jobs jobs;
     private final Rooms rooms;
     private final Runs runs;
+    private final Plans plans;
+    private final Announcer announcer;
+    private final Swaps swaps;
+    private final Screens screens;
     private final Trade trade;
     private final Json json;
     private final Clock clock;
 
-    ChairController(Jobs jobs, Rooms rooms, Runs runs, Trade trade, Json json, Clock clock) {
+    ChairController(
+            Jobs jobs,
+            Rooms rooms,
+            Runs runs,
+            Plans plans,
+            Announcer announcer,
+            Swaps swaps,
+            Screens screens,
+            Trade trade,
+            Json json,
+            Clock clock) {
         this.jobs = jobs;
         this.rooms = rooms;
         this.runs = runs;
+        this.plans = plans;
+        this.announcer = announcer;
+        this.swaps = swaps;
+        this.screens = screens;
         this.trade = trade;
         this.json = json;
         this.clock = clock;
     }
 
-    /** What a device reports; the server says when. */
+    /**
+     * What a device reports; the server says when.
+     *
+     * @param ago how long ago it was pressed, milliseconds by the device's own count, where the device had been cut off
+     */
     record Report(
             @Nullable String id,
             @Nullable Type type,
             @Nullable String hands,
             @Nullable String step,
             @Nullable Integer seconds,
-            @Nullable String text) {}
-
-    /** What came of it: where the run stands, and what the report changed in words. */
-    record Answer(ChairView view, String said) {}
+            @Nullable String text,
+            @Nullable String device,
+            @Nullable Long ago) {}
 
     /** Why a report was refused. */
     record Refusal(String wrong) {}
@@ -73,14 +116,15 @@ class ChairController {
         rooms.open(model, job, "chair");
         if (run.isEmpty()) {
             model.addAttribute("before", runs.of(id).size());
-            LocalDateTime call = runs.callFor(job, now());
+            LocalDateTime call = runs.callFor(job, LocalDateTime.now(clock).truncatedTo(ChronoUnit.SECONDS));
             model.addAttribute("rehearsal", !call.equals(job.brief().call()));
             model.addAttribute("callIfNow", Words.hour(call));
             return "chair/before";
         }
         Standing standing = runs.standing(run.get());
-        model.addAttribute("view", json.text(ChairView.of(standing, now())));
+        model.addAttribute("view", json.text(ChairView.of(standing, runs.now(run.get()))));
         model.addAttribute("figure", json.text(FigureModel.of(trade.body(), Set.of(), z -> Tint.NONE)));
+        model.addAttribute("run", run.get());
         return "chair/chair";
     }
 
@@ -94,55 +138,240 @@ class ChairController {
         return "redirect:/jobs/" + id + "/chair";
     }
 
+    /** Begins a rehearsal: the same screens on a clock of its own. */
+    @PostMapping("/jobs/{id}/chair/rehearse")
+    String rehearse(
+            @PathVariable long id, @RequestParam(defaultValue = "30") int pace, Principal who, RedirectAttributes after) {
+        try {
+            runs.rehearse(id, who.getName(), PACES.contains(pace) ? pace : 30);
+        } catch (NotPossible refusal) {
+            after.addFlashAttribute("refused", refusal.getMessage());
+        }
+        return "redirect:/jobs/" + id + "/chair";
+    }
+
+    @PostMapping("/jobs/{id}/chair/pace")
+    @ResponseBody
+    Answer pace(@PathVariable long id, @RequestParam int minutes) {
+        if (!PACES.contains(minutes)) {
+            throw new NotPossible("A rehearsal runs 1, 10, 30, 60 or 120 times as fast.");
+        }
+        runs.pace(id, minutes);
+        announcer.again(id);
+        return state(id);
+    }
+
+    /** Tells this screen whenever something changes. */
+    @GetMapping(path = "/jobs/{id}/chair/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    SseEmitter stream(@PathVariable long id) {
+        return screens.listen(Announcer.channel(id), json.text(state(id)));
+    }
+
     @GetMapping("/jobs/{id}/chair/state")
     @ResponseBody
-    ResponseEntity<?> state(@PathVariable long id) {
-        return runs.of(id).stream()
-                .findFirst()
-                .<ResponseEntity<?>>map(
-                        run -> ResponseEntity.ok(new Answer(ChairView.of(runs.standing(run), now()), "")))
-                .orElseGet(() -> ResponseEntity.status(HttpStatus.NOT_FOUND).body(new Refusal("No run has begun.")));
+    Answer state(@PathVariable long id) {
+        Run run = runs.of(id).stream().findFirst().orElseThrow(() -> new NotPossible("No run has begun."));
+        return new Answer(ChairView.of(runs.standing(run), runs.now(run)), "");
     }
 
     @PostMapping("/jobs/{id}/chair/events")
     @ResponseBody
     Answer report(@PathVariable long id, @RequestBody Report report, Principal who) {
-        RunEvent event = event(report);
-        long before =
-                runs.open(id).map(r -> runs.standing(r).schedule().ready()).orElse(0);
-        Standing standing = runs.report(id, event, who.getName());
-        long moved = Math.round((standing.schedule().ready() - before) / 60.0);
-        ChairView view = ChairView.of(standing, now());
-        String said =
-                moved == 0 ? "" : Words.change(moved) + ": ready " + view.readyText() + ", " + view.inHandText() + ".";
-        return new Answer(view, said);
+        RunEvent event = event(id, report);
+        try {
+            return announcer.report(id, event, who.getName());
+        } catch (NotPossible refusal) {
+            if (report.ago() != null && report.ago() > KEPT_MS) {
+                leaveAside(id, event, refusal, who.getName());
+            }
+            throw refusal;
+        }
     }
 
-    private RunEvent event(Report report) {
+    /** What a device that was cut off had kept, and what can no longer be, is said to everybody. */
+    private void leaveAside(long id, RunEvent event, NotPossible refusal, String account) {
+        runs.open(id)
+                .ifPresent(run -> announcer.report(
+                        id,
+                        new RunEvent(
+                                event.id() + "-aside",
+                                runs.now(run),
+                                event.hands(),
+                                Type.NOTE,
+                                "",
+                                0,
+                                0,
+                                "A press that was kept on a cut-off screen was left aside: " + refusal.getMessage()),
+                        account));
+    }
+
+    private RunEvent event(long job, Report report) {
         String id = report.id() == null ? "" : report.id();
-        if (!id.matches("[A-Za-z0-9_-]{8,60}")) {
-            throw new NotPossible("Every report needs an id of its own: 8 to 60 letters, digits or dashes.");
+        if (!id.matches("[A-Za-z0-9_-]{8,55}")) {
+            throw new NotPossible("Every report needs an id of its own: 8 to 55 letters, digits or dashes.");
         }
         if (report.type() == null) {
             throw new NotPossible("The report does not say what happened.");
         }
         String text = report.text() == null ? "" : report.text().strip();
+        String device = report.device() == null ? "" : report.device().strip();
         if (text.length() > LONGEST_TEXT) {
             throw new NotPossible("Keep it under " + LONGEST_TEXT + " letters; this has " + text.length() + ".");
         }
+        if (device.length() > 60 || (report.step() != null && report.step().length() > 200)) {
+            throw new NotPossible("The report names no device or step of this run.");
+        }
+        Run run = runs.open(job).orElseThrow(() -> new NotPossible("No run is on. Begin one in the chair."));
         return new RunEvent(
                 id,
-                now(),
+                when(run, report.ago() == null ? 0 : report.ago()),
                 report.hands() == null ? "" : report.hands(),
                 report.type(),
                 report.step() == null ? "" : report.step(),
                 report.seconds() == null ? 0 : report.seconds(),
                 0,
-                text);
+                text,
+                device);
     }
 
-    private LocalDateTime now() {
-        return LocalDateTime.now(clock).truncatedTo(ChronoUnit.SECONDS);
+    /** When something happened that was pressed so long ago; never before the run began. */
+    private LocalDateTime when(Run run, long agoMillis) {
+        long kept = Math.max(0, Math.min(LONGEST_KEPT.toMillis(), agoMillis));
+        LocalDateTime at = runs.now(run)
+                .minus(Duration.ofMillis(kept * Math.max(1, run.pace())))
+                .truncatedTo(ChronoUnit.SECONDS);
+        return at.isBefore(run.beganAt()) ? run.beganAt() : at;
+    }
+
+    /** A measure as the chair shows it. */
+    record LeverLine(String says, String saves, String ready, String costs, String risk, Object acts) {}
+
+    /** What would still buy time. */
+    record Helps(List<LeverLine> levers, @Nullable LeverLine together) {}
+
+    @GetMapping("/jobs/{id}/chair/levers")
+    @ResponseBody
+    Helps levers(@PathVariable long id) {
+        Run run = runs.open(id).orElseThrow(() -> new NotPossible("No run is on."));
+        Standing s = runs.standing(run);
+        LocalDateTime now = runs.now(run);
+        List<Lever> all = plans.runLevers().of(s.forLevers(), now);
+        List<Lever> best = all.subList(0, Math.min(MOST_LEVERS, all.size()));
+        return new Helps(
+                best.stream().map(l -> line(l, s)).toList(),
+                plans.runLevers().together(best, s.forLevers(), now).map(l -> line(l, s)).orElse(null));
+    }
+
+    private static LeverLine line(Lever l, Standing s) {
+        long euros = Math.round(l.euros());
+        return new LeverLine(
+                l.says(),
+                "−" + Math.round(l.saved() / 60.0),
+                Words.ready(s.plan().clock(s.schedule().ready() - l.saved())),
+                euros == 0 ? "" : (euros > 0 ? "€ " + euros : "saves € " + -euros),
+                l.risk(),
+                l.acts());
+    }
+
+    /** Where something may have gone wrong. */
+    record Place(String step, String title, String where) {}
+
+    /** What may have gone wrong, and where. */
+    record TroubleLine(String id, String says, String how, List<Place> places) {}
+
+    @GetMapping("/jobs/{id}/chair/troubles")
+    @ResponseBody
+    List<TroubleLine> troubles(@PathVariable long id) {
+        Run run = runs.open(id).orElseThrow(() -> new NotPossible("No run is on."));
+        Standing s = runs.standing(run);
+        List<TroubleLine> lines = new ArrayList<>();
+        for (Repair repair : trade.repairs()) {
+            List<Place> places = s.plan().steps().stream()
+                    .filter(step -> s.state().step(step.id()).status() == Status.DONE)
+                    .filter(step -> !step.id().startsWith("extra-") && repair.happensTo(step.technique()))
+                    .filter(step -> step.zones().stream().anyMatch(repair.how().zones()::contains))
+                    .sorted(Comparator.comparing((PlannedStep step) -> latest(s, step)).reversed())
+                    .filter(distinctPlaces())
+                    .map(step -> new Place(step.id(), step.title(), step.where()))
+                    .limit(9)
+                    .toList();
+            if (!places.isEmpty()) {
+                lines.add(new TroubleLine(repair.id(), repair.says(), repair.how().name(), places));
+            }
+        }
+        return lines;
+    }
+
+    /** What could be done another way where a product is missing. */
+    @GetMapping("/jobs/{id}/chair/swaps")
+    @ResponseBody
+    List<Swaps.Swap> swaps(@PathVariable long id) {
+        Run run = runs.open(id).orElseThrow(() -> new NotPossible("No run is on."));
+        return swaps.of(runs.standing(run), runs.now(run));
+    }
+
+    /** What is done, the latest first: what could be done once more. */
+    @GetMapping("/jobs/{id}/chair/done")
+    @ResponseBody
+    List<Place> done(@PathVariable long id) {
+        Run run = runs.open(id).orElseThrow(() -> new NotPossible("No run is on."));
+        Standing s = runs.standing(run);
+        return s.plan().steps().stream()
+                .filter(step -> s.state().step(step.id()).status() == Status.DONE)
+                .sorted(Comparator.comparing((PlannedStep step) -> latest(s, step)).reversed())
+                .limit(9)
+                .map(step -> new Place(step.id(), step.title(), step.where()))
+                .toList();
+    }
+
+    private static LocalDateTime latest(Standing s, PlannedStep step) {
+        LocalDateTime ended = s.state().step(step.id()).ended();
+        return ended == null ? LocalDateTime.MIN : ended;
+    }
+
+    /** Each place once, with what was done there last. */
+    private static java.util.function.Predicate<PlannedStep> distinctPlaces() {
+        Set<String> seen = new java.util.HashSet<>();
+        return step -> seen.add(step.where());
+    }
+
+    /** How everything comes off fast, when the performer cannot go on; also where removal begins when the day is over. */
+    @GetMapping("/jobs/{id}/chair/off")
+    String off(@PathVariable long id, Model model) {
+        Job job = jobs.get(id);
+        Optional<Run> last = runs.of(id).stream().findFirst();
+        if (last.isEmpty()) {
+            return "redirect:/jobs/" + id + "/chair";
+        }
+        Run run = last.get();
+        Standing s = runs.standing(run);
+        model.addAttribute("job", job);
+        model.addAttribute("lines", TakingOff.of(s.plan(), s.state(), trade.body()));
+        model.addAttribute("ended", run.endedAt() != null);
+        model.addAttribute(
+                "worn", Words.span(Duration.between(run.beganAt(), runs.now(run)).toMinutes()));
+        return "chair/off";
+    }
+
+    /** A page that is a pedal: one press of it is the key of whoever drives these hands. */
+    @GetMapping("/jobs/{id}/chair/pedal")
+    String pedal(@PathVariable long id, Model model) {
+        model.addAttribute("job", jobs.get(id));
+        model.addAttribute(
+                "hands",
+                runs.open(id)
+                        .map(r -> runs.standing(r).plan().network().workers().stream()
+                                .map(w -> w.id())
+                                .toList())
+                        .orElse(List.of()));
+        return "chair/pedal";
+    }
+
+    @PostMapping("/jobs/{id}/chair/pedal")
+    @ResponseBody
+    ResponseEntity<Void> step(@PathVariable long id, @RequestParam String hands) {
+        screens.tell(Announcer.channel(id), "pedal", json.text(hands));
+        return ResponseEntity.noContent().build();
     }
 
     @ExceptionHandler(NotPossible.class)

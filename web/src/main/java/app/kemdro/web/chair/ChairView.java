@@ -1,11 +1,13 @@
 package app.kemdro.web.chair;
 
+import app.kemdro.core.look.Brief.Room;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.run.Chair;
 import app.kemdro.core.run.LiveFilm;
 import app.kemdro.core.run.StepState;
 import app.kemdro.core.run.StepState.Status;
+import app.kemdro.core.schedule.Confidence;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Schedule;
 import app.kemdro.core.schedule.Task.Mode;
@@ -27,6 +29,10 @@ import org.jspecify.annotations.Nullable;
  * Everything the chair screen shows. Times are epoch milliseconds, so that the device's own clock can count between
  * answers.
  *
+ * @param sure when it is ready 9 times of 10
+ * @param pace minutes that pass in one; 1 where it is no rehearsal
+ * @param trouble what somebody has to see to, or empty
+ * @param spare what deserves the minutes that are left over, or empty
  * @param hands what each pair of hands does now and next
  * @param clocks films that are open, the ones to look at first coming first
  * @param zones state of each zone that has one, as a word
@@ -39,9 +45,15 @@ record ChairView(
         String readyText,
         long inHand,
         String inHandText,
+        String sure,
+        int pace,
+        String room,
+        String trouble,
+        String spare,
         boolean ended,
         boolean allDone,
         boolean onBreak,
+        String pauseWhy,
         @Nullable Long breakUntil,
         @Nullable Upcoming rest,
         List<Hands> hands,
@@ -56,6 +68,8 @@ record ChairView(
      *
      * @param name as events name them; empty for the performer
      * @param restDue whether the planned break comes before their next step
+     * @param ahead their steps after the one at hand, for a device that is cut off
+     * @param driver the device that reports for them, or empty
      */
     record Hands(
             String name,
@@ -65,7 +79,9 @@ record ChairView(
             @Nullable String waitsFor,
             boolean restDue,
             @Nullable Upcoming next,
-            boolean canTakeBack) {}
+            boolean canTakeBack,
+            List<Now> ahead,
+            String driver) {}
 
     /** A step at or before hands. */
     record Now(
@@ -77,7 +93,8 @@ record ChairView(
             List<String> cautions,
             long from,
             long until,
-            @Nullable Long closes) {}
+            @Nullable Long closes,
+            @Nullable Long doneAt) {}
 
     /** Something later, in short. */
     record Upcoming(String title, String hour) {}
@@ -102,6 +119,9 @@ record ChairView(
     private static final class Maker {
         private static final int A_MINUTE = 60;
         private static final int SOON = 20;
+        private static final int AHEAD = 3;
+        private static final int MORNINGS = 200;
+        private static final int TO_SPARE = 8;
 
         private final Standing standing;
         private final Plan plan;
@@ -130,9 +150,18 @@ record ChairView(
                     Words.ready(plan.ready()),
                     minutes,
                     Words.inHand(minutes),
+                    sure(),
+                    standing.run().isRehearsal() ? standing.run().pace() : 1,
+                    room(),
+                    standing.trouble(),
+                    spare(minutes),
                     standing.run().endedAt() != null,
                     Runs.allDone(standing),
                     pause,
+                    standing.state()
+                            .pause()
+                            .map(p -> p.why().name().toLowerCase(Locale.ROOT))
+                            .orElse(""),
                     pause ? breakEnd() : null,
                     rest().orElse(null),
                     allHands(),
@@ -145,11 +174,45 @@ record ChairView(
                     plan.steps().size());
         }
 
+        private String sure() {
+            if (standing.run().endedAt() != null) {
+                return "";
+            }
+            Confidence confidence =
+                    Confidence.of(plan.network(), schedule, chair.progress(now), MORNINGS);
+            return "9 of 10: " + Words.ready(plan.clock(confidence.by(0.9)));
+        }
+
+        private String room() {
+            Room room = plan.brief().room();
+            return "%.0f °C, %.0f %%, %s"
+                    .formatted(
+                            room.temperatureC(),
+                            room.humidityPercent(),
+                            room.dryers() == 0 ? "no dryer" : room.dryers() == 1 ? "one dryer" : room.dryers() + " dryers");
+        }
+
+        /** Time left over is best spent on edges, once they are on. */
+        private String spare(long minutes) {
+            boolean edges = plan.steps().stream()
+                    .anyMatch(s -> s.technique().slot().equals("edge")
+                            && standing.state().step(s.id()).status() == Status.DONE);
+            long open = plan.steps().stream()
+                    .filter(s -> standing.state().step(s.id()).status() == Status.WAITING)
+                    .count();
+            return minutes >= TO_SPARE && edges && open * 4 < plan.steps().size()
+                    ? minutes + " min left over. Spend them on edges."
+                    : "";
+        }
+
         private Long breakEnd() {
             var pauses = standing.state().pauses();
             return millis(pauses.get(pauses.size() - 1)
                     .from()
-                    .plusSeconds(plan.network().breaks().length(pauses.size() - 1)));
+                    .plusSeconds(
+                            pauses.get(pauses.size() - 1).expected() > 0
+                                    ? pauses.get(pauses.size() - 1).expected()
+                                    : plan.network().breaks().length(pauses.size() - 1)));
         }
 
         private Optional<Upcoming> rest() {
@@ -187,7 +250,13 @@ record ChairView(
                     idle && first.filter(this::afterRest).isPresent(),
                     next.map(p -> new Upcoming(plan.step(p.task()).titleWithPlace(), Words.hour(plan.clock(p.start()))))
                             .orElse(null),
-                    standing.state().lastBy(name).isPresent());
+                    standing.state().lastBy(name).isPresent(),
+                    ahead.stream()
+                            .skip(idle ? 1 : 0)
+                            .limit(AHEAD)
+                            .map(this::upcoming)
+                            .toList(),
+                    standing.state().drivers().getOrDefault(name, ""));
         }
 
         private boolean afterRest(Placed next) {
@@ -229,7 +298,19 @@ record ChairView(
                     step.technique().cautions(),
                     from,
                     until,
-                    window.orElse(null));
+                    window.orElse(null),
+                    fate(step));
+        }
+
+        /** In a rehearsal, when the work is really done; nobody knows before. */
+        private @Nullable Long fate(PlannedStep step) {
+            StepState s = standing.state().step(step.id());
+            if (!standing.run().isRehearsal() || s.status() != Status.RUNNING || s.started() == null) {
+                return null;
+            }
+            Placed placed = schedule.of(step.id());
+            LocalDateTime done = Fate.ends(standing.run().id(), plan, placed, s.started());
+            return done.isAfter(now) ? null : millis(done);
         }
 
         /** When the window in which this step must begin closes, if it has one that is open. */

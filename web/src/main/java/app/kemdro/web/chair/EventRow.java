@@ -32,6 +32,7 @@ class EventRow {
     private int mode;
     private String text = "";
     private String byAccount = "";
+    private String device = "";
 
     protected EventRow() {}
 
@@ -46,9 +47,10 @@ class EventRow {
         this.mode = event.mode();
         this.text = event.text();
         this.byAccount = byAccount;
+        this.device = event.device();
     }
 
     RunEvent event() {
-        return new RunEvent(eventId, atTime, hands, type, step, seconds, mode, text);
+        return new RunEvent(eventId, atTime, hands, type, step, seconds, mode, text, device);
     }
 }

@@ -1,19 +1,58 @@
 package app.kemdro.web.chair;
 
+import app.kemdro.core.look.Brief.Skill;
+import app.kemdro.core.look.LookEntry;
+import app.kemdro.core.method.Repair;
+import app.kemdro.core.method.Technique;
+import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.PlannedStep;
+import app.kemdro.core.run.Changes;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.RunEvent.Type;
 import app.kemdro.core.run.StepState;
 import app.kemdro.core.run.StepState.Status;
 import app.kemdro.web.chair.Runs.Standing;
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /** Whether what is reported can be, given what is; fills in what the device does not know. */
 final class Legal {
     private Legal() {}
 
-    static RunEvent check(RunEvent e, Standing now) {
+    /** Presses that only the device may make that drives the hands. */
+    private static final Set<Type> DRIVEN = EnumSet.of(Type.START, Type.FINISH, Type.SKIP, Type.ADD, Type.UNDO);
+
+    private static final int MOST_HANDS = 3;
+
+    static RunEvent check(RunEvent e, Standing now, Trade trade) {
+        driven(e, now);
         return switch (e.type()) {
+            case REDO -> redo(e, now);
+            case TROUBLE -> trouble(e, now, trade);
+            case SCHOOL, COATS, DROP -> entry(e, now, trade);
+            case JOIN -> join(e, now);
+            case LEAVE -> leave(e, now);
+            case ROOM -> room(e);
+            case AWAY -> away(e, now);
+            case REACTION, USED -> {
+                if (e.text().isBlank()) {
+                    throw new NotPossible(
+                            e.type() == Type.USED
+                                    ? "Say of what, and how much."
+                                    : "Say in a word where the skin reacts, and how.");
+                }
+                yield e;
+            }
+            case PICTURE -> e;
+            case DRIVE -> {
+                if (now.plan().network().workers().stream().noneMatch(w -> w.id().equals(e.hands()))) {
+                    throw new NotPossible("Nobody is called " + e.hands() + " here.");
+                }
+                yield e;
+            }
             case BEGIN -> throw new NotPossible("The run is on already.");
             case START -> start(e, now);
             case FINISH -> finish(e, now);
@@ -49,6 +88,120 @@ final class Legal {
         };
     }
 
+    private static void driven(RunEvent e, Standing now) {
+        String driver = now.state().drivers().getOrDefault(e.hands(), "");
+        boolean another = !e.device().isEmpty() && !driver.isEmpty() && !driver.equals(e.device());
+        if (DRIVEN.contains(e.type()) && another) {
+            throw new NotPossible(e.hands() + " is driven on another screen. Press “drive” to take over here.");
+        }
+    }
+
+    private static RunEvent redo(RunEvent e, Standing now) {
+        PlannedStep step = step(e, now);
+        if (now.state().step(step.id()).status() != Status.DONE) {
+            throw new NotPossible("Only what is done can be done once more.");
+        }
+        return e;
+    }
+
+    private static RunEvent trouble(RunEvent e, Standing now, Trade trade) {
+        PlannedStep step = step(e, now);
+        Status status = now.state().step(step.id()).status();
+        if (status != Status.DONE && status != Status.RUNNING) {
+            throw new NotPossible("“" + step.titleWithPlace() + "” has not begun; nothing can have happened to it.");
+        }
+        String id = Changes.repairOf(e.text());
+        Repair repair = trade.repairs().stream()
+                .filter(r -> r.id().equals(id) && r.happensTo(step.technique()))
+                .findFirst()
+                .orElseThrow(() -> new NotPossible("That does not happen to “" + step.title() + "”."));
+        List<String> zones = Changes.zonesOf(e.text());
+        if (!step.zones().containsAll(zones)) {
+            throw new NotPossible("“" + step.title() + "” is not on that zone.");
+        }
+        if ((zones.isEmpty() ? step.zones() : zones)
+                .stream().noneMatch(repair.how().zones()::contains)) {
+            throw new NotPossible("This way of putting it right is not for " + step.where()
+                    + ": take it off there and lay it again with what the label allows.");
+        }
+        return e;
+    }
+
+    private static RunEvent entry(RunEvent e, Standing now, Trade trade) {
+        LookEntry entry = now.changes().look().entries().stream()
+                .filter(x -> x.id().equals(e.step()))
+                .findFirst()
+                .orElseThrow(() -> new NotPossible("That is not in the look any more."));
+        Technique technique = trade.technique(entry.techniqueId());
+        boolean other = e.type() != Type.SCHOOL
+                || trade.schoolsBeside(technique).stream().anyMatch(t -> t.id().equals(e.text()));
+        if (!other) {
+            throw new NotPossible("There is no such school for “" + technique.name() + "”.");
+        }
+        if (e.type() == Type.COATS
+                && (e.seconds() < technique.coats().least() || e.seconds() > technique.coats().most())) {
+            throw new NotPossible(technique.name() + " takes " + technique.coats().least() + " to "
+                    + technique.coats().most() + ".");
+        }
+        return e;
+    }
+
+    private static RunEvent join(RunEvent e, Standing now) {
+        var workers = now.plan().network().workers();
+        if (e.hands().isBlank() || e.hands().length() > 40) {
+            throw new NotPossible("Say who joins, in up to 40 letters.");
+        }
+        if (workers.stream().anyMatch(w -> w.id().equals(e.hands()))) {
+            throw new NotPossible(e.hands() + " is here already.");
+        }
+        if (workers.size() >= MOST_HANDS) {
+            throw new NotPossible("Three pairs of hands are at this face already; more get in each other's way.");
+        }
+        if (Arrays.stream(Skill.values()).noneMatch(s -> s.name().equals(e.text()))) {
+            throw new NotPossible("Say whether they lead, assist or learn.");
+        }
+        return e;
+    }
+
+    private static RunEvent leave(RunEvent e, Standing now) {
+        var workers = now.plan().network().workers();
+        if (workers.stream().noneMatch(w -> w.id().equals(e.hands()))) {
+            throw new NotPossible(e.hands() + " is not here.");
+        }
+        if (workers.size() == 1) {
+            throw new NotPossible(
+                    "A covered performer is never left alone. Let somebody join before " + e.hands() + " leaves.");
+        }
+        return e;
+    }
+
+    private static RunEvent room(RunEvent e) {
+        try {
+            var room = Changes.room(e.text());
+            if (room.temperatureC() < 5
+                    || room.temperatureC() > 45
+                    || room.humidityPercent() < 5
+                    || room.humidityPercent() > 98
+                    || room.dryers() < 0
+                    || room.dryers() > 4) {
+                throw new NotPossible("That is no room to work in: 5 to 45 °C, 5 to 98 %, up to 4 dryers.");
+            }
+        } catch (IllegalArgumentException wrong) {
+            throw new NotPossible("The room could not be read; say it as 21.5;45;1.");
+        }
+        return e;
+    }
+
+    private static RunEvent away(RunEvent e, Standing now) {
+        if (now.state().onBreak()) {
+            throw new NotPossible("A pause is on already.");
+        }
+        if (e.seconds() < 60 || e.seconds() > 7200) {
+            throw new NotPossible("Say for how long, a minute to two hours.");
+        }
+        return e;
+    }
+
     private static PlannedStep step(RunEvent e, Standing now) {
         return now.plan().steps().stream()
                 .filter(s -> s.id().equals(e.step()))
@@ -71,7 +224,7 @@ final class Legal {
                     e.hands() + " is at “" + now.plan().step(running.get()).titleWithPlace() + "”. Finish it first.");
         }
         int mode = now.schedule().of(step.id()).mode();
-        return new RunEvent(e.id(), e.at(), e.hands(), e.type(), e.step(), 0, mode, "");
+        return new RunEvent(e.id(), e.at(), e.hands(), e.type(), e.step(), 0, mode, "", e.device());
     }
 
     private static RunEvent finish(RunEvent e, Standing now) {
@@ -79,7 +232,7 @@ final class Legal {
         if (now.state().step(step.id()).status() != Status.RUNNING) {
             throw new NotPossible("“" + step.titleWithPlace() + "” is not under way.");
         }
-        return new RunEvent(e.id(), e.at(), now.state().step(step.id()).hands(), e.type(), e.step(), 0, 0, "");
+        return new RunEvent(e.id(), e.at(), now.state().step(step.id()).hands(), e.type(), e.step(), 0, 0, "", e.device());
     }
 
     private static RunEvent skip(RunEvent e, Standing now) {
@@ -112,7 +265,7 @@ final class Legal {
             throw new NotPossible("Nothing of “" + step.titleWithPlace() + "” is drying.");
         }
         int wait = (int) Math.round(0.3 * step.drying().get().clear().orElse(200));
-        return new RunEvent(e.id(), e.at(), e.hands(), e.type(), e.step(), Math.max(60, wait), 0, "");
+        return new RunEvent(e.id(), e.at(), e.hands(), e.type(), e.step(), Math.max(60, wait), 0, "", e.device());
     }
 
     private static RunEvent undo(RunEvent e, Standing now) {
@@ -120,6 +273,6 @@ final class Legal {
                 .lastBy(e.hands())
                 .orElseThrow(() -> new NotPossible("There is nothing of " + e.hands() + " to take back."));
         // a step that began by itself goes together with the press that let it begin
-        return new RunEvent(e.id(), e.at(), e.hands(), Type.UNDO, "", 0, 0, last.root());
+        return new RunEvent(e.id(), e.at(), e.hands(), Type.UNDO, "", 0, 0, last.root(), e.device());
     }
 }

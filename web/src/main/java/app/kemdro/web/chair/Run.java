@@ -5,6 +5,7 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Lob;
+import java.time.Duration;
 import java.time.LocalDateTime;
 import org.jspecify.annotations.Nullable;
 
@@ -33,6 +34,13 @@ public class Run {
     /** The schedule people have in mind now, as JSON. */
     @Lob
     private String standing = "";
+
+    /** Minutes that pass in one in a rehearsal; 0 where it is none. */
+    private int pace;
+
+    private @Nullable LocalDateTime anchorReal;
+    private @Nullable LocalDateTime anchorTime;
+    private String trouble = "";
 
     protected Run() {}
 
@@ -86,8 +94,38 @@ public class Run {
         return standing;
     }
 
-    void stand(String standing) {
-        this.standing = standing;
+    /** Takes over the schedule people have in mind now, and what keeps it from being kept. */
+    void stand(String schedule, String whatIsMissing) {
+        this.standing = schedule;
+        this.trouble = whatIsMissing;
+    }
+
+    String trouble() {
+        return trouble;
+    }
+
+    /** Whether it runs on a clock of its own. */
+    public boolean isRehearsal() {
+        return pace > 0;
+    }
+
+    int pace() {
+        return pace;
+    }
+
+    /** From now on its own clock runs at this pace. */
+    void pace(LocalDateTime real, LocalDateTime time, int minutesInOne) {
+        this.anchorReal = real;
+        this.anchorTime = time;
+        this.pace = minutesInOne;
+    }
+
+    /** What its clock says when the world's says this. */
+    LocalDateTime time(LocalDateTime real) {
+        if (pace == 0 || anchorReal == null || anchorTime == null) {
+            return real;
+        }
+        return anchorTime.plus(Duration.between(anchorReal, real).multipliedBy(pace));
     }
 
     void end(LocalDateTime at) {

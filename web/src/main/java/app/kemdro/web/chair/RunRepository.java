@@ -9,5 +9,7 @@ interface RunRepository extends Repository<Run, Long> {
 
     List<Run> findAllByJobIdOrderByIdDesc(long jobId);
 
+    List<Run> findAllByEndedAtIsNull();
+
     Run saveAndFlush(Run run);
 }

@@ -2,11 +2,15 @@ package app.kemdro.web.chair;
 
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Look;
+import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.Planning;
 import app.kemdro.core.run.Chair;
+import app.kemdro.core.run.Changes;
+import app.kemdro.core.run.Moves;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.RunEvent.Type;
+import app.kemdro.core.run.RunLevers;
 import app.kemdro.core.run.RunState;
 import app.kemdro.core.run.StepState.Status;
 import app.kemdro.core.schedule.Placed;
@@ -17,10 +21,13 @@ import app.kemdro.web.plans.Plans;
 import java.time.Clock;
 import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.json.JsonMapper;
@@ -31,6 +38,10 @@ public class Runs {
     /** A next step that may begin this soon begins by itself when the one before is done, seconds. */
     private static final int AT_ONCE = 15;
 
+    /** Events after which what is carried out is another plan. */
+    private static final Set<Type> STRUCTURAL = EnumSet.of(
+            Type.SCHOOL, Type.COATS, Type.DROP, Type.JOIN, Type.LEAVE, Type.ROOM, Type.TROUBLE, Type.REDO);
+
     private final RunRepository runs;
     private final EventRepository events;
     private final Jobs jobs;
@@ -38,7 +49,16 @@ public class Runs {
     private final JsonMapper mapper;
     private final Clock clock;
     private final TransactionTemplate transaction;
-    private final Map<Long, Plan> made = new ConcurrentHashMap<>();
+    private final Trade trade;
+    private final Map<Long, Base> begun = new ConcurrentHashMap<>();
+    private final Map<Long, Made> made = new ConcurrentHashMap<>();
+    private final Map<Long, Object> locks = new ConcurrentHashMap<>();
+
+    /** What a run began with. */
+    private record Base(Look look, Brief brief, Plan plan) {}
+
+    /** What is carried out after these events. */
+    private record Made(String after, Changes changes, Plan plan) {}
 
     Runs(
             RunRepository runs,
@@ -47,7 +67,9 @@ public class Runs {
             Plans plans,
             JsonMapper mapper,
             Clock clock,
-            TransactionTemplate transaction) {
+            TransactionTemplate transaction,
+            Trade trade) {
+        this.trade = trade;
         this.runs = runs;
         this.events = events;
         this.jobs = jobs;
@@ -57,14 +79,37 @@ public class Runs {
         this.transaction = transaction;
     }
 
-    /** A run with its plan, its state and the schedule people have in mind. */
-    public record Standing(Run run, Plan plan, RunState state, Schedule schedule) {}
+    /**
+     * A run with what is carried out now, its state and the schedule people have in mind.
+     *
+     * @param trouble what somebody has to see to so that the schedule can be kept, or empty
+     * @param moves what the last report changed in the order, in words
+     */
+    public record Standing(
+            Run run,
+            Plan plan,
+            Changes changes,
+            RunState state,
+            Schedule schedule,
+            String trouble,
+            List<String> moves) {
+
+        /** The same for whoever looks for levers. */
+        RunLevers.Standing forLevers() {
+            return new RunLevers.Standing(plan, changes, state, schedule);
+        }
+    }
 
     /** The run of this job that has begun and not ended. */
     public Optional<Run> open(long jobId) {
         return runs.findAllByJobIdOrderByIdDesc(jobId).stream()
                 .filter(r -> r.endedAt() == null)
                 .findFirst();
+    }
+
+    /** All runs that have begun and not ended, rehearsals among them. */
+    List<Run> allOpen() {
+        return runs.findAllByEndedAtIsNull();
     }
 
     /** All runs of a job, the latest first. */
@@ -84,49 +129,108 @@ public class Runs {
         }
     }
 
-    /** Seats the performer now; the plan is made for the chair-in that really was. */
-    public synchronized Run begin(long jobId, String account) {
-        LocalDateTime at = LocalDateTime.now(clock).truncatedTo(ChronoUnit.SECONDS);
-        Optional<Run> already = open(jobId);
-        if (already.isPresent()) {
-            return already.get();
-        }
-        Job job = jobs.get(jobId);
-        Plan plan = planFrom(job, at, callFor(job, at));
-        return transaction.execute(t -> seat(job, plan, account));
+    private Object lock(long jobId) {
+        return locks.computeIfAbsent(jobId, k -> new Object());
     }
 
-    private Run seat(Job job, Plan plan, String account) {
-        Run run = runs.saveAndFlush(new Run(
+    private LocalDateTime real() {
+        return LocalDateTime.now(clock).truncatedTo(ChronoUnit.MILLIS);
+    }
+
+    /** What the clock of this run says; its own clock where it is a rehearsal. */
+    public LocalDateTime now(Run run) {
+        return run.time(real()).truncatedTo(ChronoUnit.SECONDS);
+    }
+
+    /** Seats the performer now; the plan is made for the chair-in that really was. */
+    public Run begin(long jobId, String account) {
+        synchronized (lock(jobId)) {
+            LocalDateTime at = real().truncatedTo(ChronoUnit.SECONDS);
+            Optional<Run> already = open(jobId);
+            if (already.isPresent()) {
+                return already.get();
+            }
+            Job job = jobs.get(jobId);
+            Base base = planned(job, Seating.brief(job.brief(), at, callFor(job, at)));
+            return transaction.execute(t -> seat(job, base, account, 0));
+        }
+    }
+
+    /** Begins a rehearsal at the planned chair-in, on a clock of its own. */
+    Run rehearse(long jobId, String account, int pace) {
+        synchronized (lock(jobId)) {
+            Optional<Run> already = open(jobId);
+            if (already.isPresent()) {
+                return already.get();
+            }
+            Job job = jobs.get(jobId);
+            Plan plan = plans.of(job).plan().orElseThrow(() -> refused(plans.near(job, job.brief())));
+            Base base = new Base(job.look(), plan.brief().seated(plan.chairIn()), plan);
+            return transaction.execute(t -> seat(job, base, account, pace));
+        }
+    }
+
+    private Base planned(Job job, Brief seated) {
+        Planning planning = plans.near(job, seated);
+        Look look = job.look();
+        if (planning instanceof Planning.Refused && !look.wishes().isEmpty()) {
+            // a wish that this chair-in does not allow must not keep anybody from beginning
+            look = look.wishing(List.of());
+            planning = plans.fresh(look, seated);
+        }
+        return new Base(look, seated, planOrRefuse(planning));
+    }
+
+    private Run seat(Job job, Base base, String account, int pace) {
+        Plan plan = base.plan();
+        Run fresh = new Run(
                 job.id(),
                 plan.chairIn(),
                 plan.brief().call(),
-                mapper.writeValueAsString(job.look()),
-                mapper.writeValueAsString(plan.brief()),
-                mapper.writeValueAsString(plan.schedule())));
+                mapper.writeValueAsString(base.look()),
+                mapper.writeValueAsString(base.brief()),
+                mapper.writeValueAsString(plan.schedule()));
+        if (pace > 0) {
+            fresh.pace(real(), plan.chairIn(), pace);
+        }
+        Run run = runs.saveAndFlush(fresh);
         store(run, new RunEvent("begin-" + run.id(), plan.chairIn(), "", Type.BEGIN, "", 0, 0, ""), account);
-        made.put(run.id(), plan);
+        begun.put(run.id(), base);
         return run;
     }
 
-    /** The plan from this chair-in towards this call; hours of the crew move along when the call does. */
-    private Plan planFrom(Job job, LocalDateTime chairIn, LocalDateTime call) {
-        return planOrRefuse(plans.near(job, Seating.brief(job.brief(), chairIn, call)));
+    /** Sets the pace of a rehearsal. */
+    void pace(long jobId, int pace) {
+        synchronized (lock(jobId)) {
+            open(jobId).filter(Run::isRehearsal).ifPresent(run -> {
+                LocalDateTime real = real();
+                run.pace(real, run.time(real), pace);
+                runs.saveAndFlush(run);
+            });
+        }
+    }
+
+    private static NotPossible refused(Planning planning) {
+        return planning instanceof Planning.Refused refused
+                ? new NotPossible(refused.problems().get(0).what() + " "
+                        + refused.problems().get(0).remedy())
+                : new NotPossible("There is no order yet.");
     }
 
     private static Plan planOrRefuse(Planning planning) {
-        if (planning instanceof Planning.Refused refused) {
-            throw new NotPossible(refused.problems().get(0).what() + " "
-                    + refused.problems().get(0).remedy());
+        if (planning instanceof Planning.Done done) {
+            return done.plan();
         }
-        return ((Planning.Done) planning).plan();
+        throw refused(planning);
     }
 
-    private Plan planOf(Run run) {
-        return planOrRefuse(plans.restored(
-                mapper.readValue(run.look(), Look.class),
-                mapper.readValue(run.brief(), Brief.class),
-                mapper.readValue(run.planned(), Schedule.class)));
+    private Base base(Run run) {
+        return begun.computeIfAbsent(run.id(), k -> {
+            Look look = mapper.readValue(run.look(), Look.class);
+            Brief brief = mapper.readValue(run.brief(), Brief.class);
+            Schedule planned = mapper.readValue(run.planned(), Schedule.class);
+            return new Base(look, brief, planOrRefuse(plans.restored(look, brief, planned)));
+        });
     }
 
     /** The call that a run begun at this time works towards: the job's own, or one moved along for a rehearsal. */
@@ -135,10 +239,50 @@ public class Runs {
         return plan.isEmpty() ? job.brief().call() : Seating.call(plan.get(), at);
     }
 
+    /** The plan a run began with. */
+    public Plan planned(Run run) {
+        return base(run).plan();
+    }
+
     /** Where a run stands. */
     public Standing standing(Run run) {
-        Plan plan = made.computeIfAbsent(run.id(), k -> planOf(run));
-        return new Standing(run, plan, RunState.of(eventsOf(run)), mapper.readValue(run.standing(), Schedule.class));
+        RunState state = RunState.of(eventsOf(run));
+        Made now = carriedOut(run, state);
+        Schedule schedule = mapper.readValue(run.standing(), Schedule.class);
+        return new Standing(run, now.plan(), now.changes(), state, schedule, run.trouble(), List.of());
+    }
+
+    /** Where a run stood after these of its events, with the schedule that was in mind before the last of them. */
+    Standing after(Run run, List<RunEvent> happened, Schedule before) {
+        RunState state = RunState.of(happened);
+        Made then = carriedOut(run, state);
+        return again(new Standing(run, then.plan(), then.changes(), state, before, "", List.of()), happened.get(happened.size() - 1).at());
+    }
+
+    /** The plan that is carried out, made anew only when something has happened that changes it. */
+    private Made carriedOut(Run run, RunState state) {
+        Base base = base(run);
+        String after = state.events().stream()
+                .filter(e -> STRUCTURAL.contains(e.type()))
+                .map(RunEvent::id)
+                .collect(Collectors.joining(" "));
+        if (after.isEmpty()) {
+            return new Made("", Changes.none(base.look(), base.brief()), base.plan());
+        }
+        Made known = made.get(run.id());
+        if (known == null || !known.after().equals(after)) {
+            Changes changes = Changes.of(base.look(), base.brief(), state);
+            Planning planning = plans.live()
+                    .underWay(
+                            changes.look(),
+                            changes.brief(),
+                            base.plan().chairIn(),
+                            changes.extras(),
+                            base.plan().schedule());
+            known = new Made(after, changes, planOrRefuse(planning));
+            made.put(run.id(), known);
+        }
+        return known;
     }
 
     /** Everything reported in a run, in the order in which it came in. */
@@ -153,26 +297,48 @@ public class Runs {
      *
      * @throws NotPossible when what is reported cannot be
      */
-    public synchronized Standing report(long jobId, RunEvent event, String account) {
-        Run run = open(jobId).orElseThrow(() -> new NotPossible("No run is on. Begin one in the chair."));
-        if (events.existsByRunIdAndEventId(run.id(), event.id())) {
-            return standing(run);
+    public Standing report(long jobId, RunEvent event, String account) {
+        synchronized (lock(jobId)) {
+            Run run = open(jobId).orElseThrow(() -> new NotPossible("No run is on. Begin one in the chair."));
+            if (events.existsByRunIdAndEventId(run.id(), event.id())) {
+                return standing(run);
+            }
+            Standing before = standing(run);
+            RunEvent checked = Legal.check(event, before, trade);
+            return transaction.execute(t -> {
+                store(run, checked, account);
+                Standing after = changedBy(checked, before);
+                if (checked.type() == Type.FINISH || checked.type() == Type.SKIP || checked.type() == Type.BACK) {
+                    after = startNext(after, checked, account);
+                }
+                if (checked.type() == Type.END) {
+                    run.end(checked.at());
+                }
+                run.stand(mapper.writeValueAsString(after.schedule()), after.trouble());
+                Run stored = runs.saveAndFlush(run);
+                List<String> moves =
+                        Moves.between(after.plan(), before.schedule(), after.schedule(), after.state());
+                return new Standing(
+                        stored, after.plan(), after.changes(), after.state(), after.schedule(), after.trouble(), moves);
+            });
         }
-        Standing before = standing(run);
-        RunEvent checked = Legal.check(event, before);
-        return transaction.execute(t -> {
-            store(run, checked, account);
-            Standing after = again(before, checked.at());
-            if (checked.type() == Type.FINISH || checked.type() == Type.SKIP || checked.type() == Type.BACK) {
-                after = startNext(after, checked, account);
-            }
-            if (checked.type() == Type.END) {
-                run.end(checked.at());
-            }
-            run.stand(mapper.writeValueAsString(after.schedule()));
-            Run stored = runs.saveAndFlush(run);
-            return new Standing(stored, after.plan(), after.state(), after.schedule());
-        });
+    }
+
+    /** The run after this event; refused where what has begun would no longer be a part of it. */
+    private Standing changedBy(RunEvent event, Standing before) {
+        RunState state = RunState.of(eventsOf(before.run()));
+        Made now = carriedOut(before.run(), state);
+        if (STRUCTURAL.contains(event.type()) && !RunLevers.keepsWhatHasBegun(now.plan(), state)) {
+            made.remove(before.run().id());
+            throw new NotPossible("It has begun already and stays as it is.");
+        }
+        return again(
+                new Standing(before.run(), now.plan(), now.changes(), state, before.schedule(), "", List.of()),
+                later(event.at(), now(before.run())));
+    }
+
+    private static LocalDateTime later(LocalDateTime a, LocalDateTime b) {
+        return a.isAfter(b) ? a : b;
     }
 
     private void store(Run run, RunEvent event, String account) {
@@ -180,31 +346,32 @@ public class Runs {
     }
 
     private Standing again(Standing was, LocalDateTime now) {
-        RunState state = RunState.of(eventsOf(was.run()));
-        Schedule next = new Chair(was.plan(), state).planAgain(plans.live(), was.schedule(), now);
-        return new Standing(was.run(), was.plan(), state, next);
+        Chair.Again again = new Chair(was.plan(), was.state()).planAgain(plans.live(), was.schedule(), now);
+        return new Standing(
+                was.run(), was.plan(), was.changes(), was.state(), again.schedule(), again.trouble(), List.of());
     }
 
     /** The next step of the same hands begins by itself when nothing keeps it. */
     private Standing startNext(Standing now, RunEvent after, String account) {
-        Chair chair = new Chair(now.plan(), now.state());
-        int second = (int) ChronoUnit.SECONDS.between(now.plan().chairIn(), after.at());
+        int second = (int) ChronoUnit.SECONDS.between(now.plan().chairIn(), later(after.at(), now(now.run())));
         Standing result = now;
         for (var worker : now.plan().network().workers()) {
             boolean theirs = worker.id().equals(after.hands())
                     || after.type() == Type.BACK
                     || after.hands().equals(Chair.NOBODY);
-            List<Placed> ahead = chair.ahead(now.schedule(), worker.id());
+            Chair chair = new Chair(result.plan(), result.state());
+            List<Placed> ahead = chair.ahead(result.schedule(), worker.id());
             if (!theirs
                     || ahead.isEmpty()
-                    || now.state().onBreak()
-                    || now.state().runningBy(worker.id()).isPresent()) {
+                    || result.state().onBreak()
+                    || result.state().runningBy(worker.id()).isPresent()) {
                 continue;
             }
             Placed next = ahead.get(0);
             if (next.start() <= second + AT_ONCE && !restBefore(result.schedule(), next)) {
-                store(now.run(), after.andStart(worker.id(), next.task(), next.mode()), account);
-                result = again(now, after.at());
+                RunEvent start = after.andStart(worker.id(), next.task(), next.mode());
+                store(now.run(), start, account);
+                result = changedBy(start, result);
             }
         }
         return result;
@@ -216,9 +383,9 @@ public class Runs {
     }
 
     /** Stores a run that followed this plan and is over; for runs that were not held here. */
-    public synchronized void storeFinished(Job job, Plan plan, List<RunEvent> happened, String account) {
+    public void storeFinished(Job job, Plan plan, List<RunEvent> happened, String account) {
         transaction.executeWithoutResult(t -> {
-            Run run = seat(job, plan, account);
+            Run run = seat(job, new Base(job.look(), plan.brief(), plan), account, 0);
             happened.forEach(e -> store(run, e, account));
             run.end(happened.get(happened.size() - 1).at());
         });
@@ -226,7 +393,8 @@ public class Runs {
 
     /** The plan a run at this time would follow. */
     public Plan planAt(Job job, LocalDateTime chairIn) {
-        return planFrom(job, chairIn, job.brief().call());
+        return planned(job, Seating.brief(job.brief(), chairIn, job.brief().call()))
+                .plan();
     }
 
     /** Whether every step is done or left out. */

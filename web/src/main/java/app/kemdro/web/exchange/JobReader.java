@@ -9,7 +9,7 @@ import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.BriefCheck;
 import app.kemdro.core.plan.LookPlanner;
 import app.kemdro.core.plan.Problem;
-import app.kemdro.core.schedule.BreakRule;
+import app.kemdro.core.look.Brief.Breaks;
 import app.kemdro.web.job.Job;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -134,9 +134,9 @@ class JobReader {
                 breaks(file.breaks()));
     }
 
-    private static BreakRule breaks(JobFile.@Nullable Breaks given) {
+    private static Breaks breaks(JobFile.@Nullable Breaks given) {
         if (given == null) {
-            return BreakRule.USUAL;
+            return Breaks.USUAL;
         }
         int every = needed("breaks.everyMinutes", given.everyMinutes());
         int length = needed("breaks.minutes", given.minutes());
@@ -144,7 +144,7 @@ class JobReader {
         if (every < 20 || every > 240 || length < 5 || length > 60 || meal < length || meal > 90) {
             throw new Unreadable("breaks: every 20 to 240 minutes, for 5 to 60, and a meal of no less up to 90.");
         }
-        return new BreakRule(every * 60, length * 60, meal * 60);
+        return new Breaks(every, length, meal);
     }
 
     private static List<Wish> wishes(List<JobFile.Wish> given) {

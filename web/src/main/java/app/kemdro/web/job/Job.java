@@ -10,7 +10,7 @@ import app.kemdro.core.look.Brief.Room;
 import app.kemdro.core.look.Brief.Seen;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
-import app.kemdro.core.schedule.BreakRule;
+import app.kemdro.core.look.Brief.Breaks;
 import jakarta.persistence.CollectionTable;
 import jakarta.persistence.Column;
 import jakarta.persistence.ElementCollection;
@@ -39,8 +39,6 @@ import org.jspecify.annotations.Nullable;
 /** One transformation of one performer, as stored. */
 @Entity
 public class Job {
-    private static final int A_MINUTE = 60;
-
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private @Nullable Long id;
@@ -163,9 +161,9 @@ public class Job {
         this.mustVanish = join(brief.purpose().mustVanish());
         this.moneyShort = brief.purpose().moneyShort();
         this.benchDays = brief.purpose().benchDays();
-        this.breakEvery = brief.breaks().every() / A_MINUTE;
-        this.breakMinutes = brief.breaks().length() / A_MINUTE;
-        this.mealMinutes = brief.breaks().meal() / A_MINUTE;
+        this.breakEvery = brief.breaks().every();
+        this.breakMinutes = brief.breaks().minutes();
+        this.mealMinutes = brief.breaks().meal();
         List<HandsRow> rows = brief.crew().stream()
                 .map(h -> new HandsRow(h.name(), h.skill(), h.from(), h.until()))
                 .toList();
@@ -187,7 +185,7 @@ public class Job {
                 costumeMinutes,
                 selfApplied,
                 new Purpose(seen, lastsHours, split(mustVanish), moneyShort, benchDays),
-                new BreakRule(breakEvery * A_MINUTE, breakMinutes * A_MINUTE, mealMinutes * A_MINUTE));
+                new Breaks(breakEvery, breakMinutes, mealMinutes));
     }
 
     public Look look() {

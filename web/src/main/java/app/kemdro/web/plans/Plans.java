@@ -11,6 +11,7 @@ import app.kemdro.core.plan.Mending;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.Planning;
 import app.kemdro.core.plan.Problem;
+import app.kemdro.core.run.RunLevers;
 import app.kemdro.core.schedule.Confidence;
 import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.schedule.Schedule;
@@ -46,6 +47,7 @@ public class Plans {
     private final LookPlanner live;
     private final Mending mending;
     private final Levers levers;
+    private final RunLevers runLevers;
     private final Map<Key, Answer> answers = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
         private static final long serialVersionUID = 1L;
 
@@ -86,6 +88,7 @@ public class Plans {
         live = new LookPlanner(trade, rules, Planner.trying(LIVE));
         mending = new Mending(trade, rough);
         levers = new Levers(trade, rough);
+        runLevers = new RunLevers(levers, rough);
     }
 
     /** The plan of this job, or what stands in its way. */
@@ -220,9 +223,24 @@ public class Plans {
                 .orElseGet(() -> full.plan(look, brief, Optional.of(stored)));
     }
 
+    /** A plan of a look that is no job's own. */
+    public Planning fresh(Look look, Brief brief) {
+        return full.plan(look, brief);
+    }
+
     /** A rough plan, for comparing choices with one another; only ever compared with another rough one. */
     public Planning rough(Look look, Brief brief) {
         return rough.plan(look, brief);
+    }
+
+    /** What would still buy time in the middle of a run. */
+    public RunLevers runLevers() {
+        return runLevers;
+    }
+
+    /** A planner that takes its time, for looking back. */
+    public LookPlanner patient() {
+        return thorough;
     }
 
     /** The planner for what is left of a run. */

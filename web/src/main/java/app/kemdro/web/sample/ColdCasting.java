@@ -12,7 +12,7 @@ import app.kemdro.core.look.Brief.Seen;
 import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
-import app.kemdro.core.schedule.BreakRule;
+import app.kemdro.core.look.Brief.Breaks;
 import app.kemdro.web.job.Job;
 import java.time.LocalDateTime;
 import java.util.List;
@@ -44,7 +44,7 @@ public final class ColdCasting {
                         12,
                         false,
                         new Purpose(Seen.CLOSE_CAMERA, 9, Set.of("brow-left", "brow-right", "crown"), false, 5),
-                        BreakRule.USUAL));
+                        Breaks.USUAL));
         job.setLook(new Look(List.of(
                 on("hair-1", "hair-flat", 0, "crown", "hairline", "back-of-head"),
                 on("cap-1", "cap-latex", 0, "crown", "hairline", "back-of-head"),

@@ -1,5 +1,6 @@
 package app.kemdro.web.security;
 
+import jakarta.servlet.DispatcherType;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
@@ -12,7 +13,7 @@ import org.springframework.security.web.SecurityFilterChain;
 @Configuration
 class SecurityConfig {
     private static final String POLICY =
-            "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; "
+            "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data: blob:; "
                     + "font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
     @Bean
@@ -20,7 +21,9 @@ class SecurityConfig {
         return http.authorizeHttpRequests(
                         may -> may.requestMatchers("/css/**", "/js/**", "/fonts/**", "/figure/**", "/icons/**")
                                 .permitAll()
-                                .requestMatchers("/sign-in", "/first-lead", "/error")
+                                .dispatcherTypeMatchers(DispatcherType.ASYNC)
+                                .permitAll()
+                                .requestMatchers("/sign-in", "/first-lead", "/error", "/board/**")
                                 .permitAll()
                                 .requestMatchers(HttpMethod.POST, "/jobs/*/chair/**")
                                 .hasAnyRole("LEAD", "HANDS")

@@ -1,0 +1,182 @@
+package app.kemdro.core.schedule;
+
+import app.kemdro.core.schedule.Task.Mode;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * The order people have in mind, with its times moved to where they fall now: who does what after what, in which way and
+ * between which breaks stays as it was.
+ */
+final class Shift {
+    private final TaskNetwork network;
+    private final Progress progress;
+    private final Schedule before;
+    private final Map<String, Task> tasks;
+    private final Map<String, Placed> was = new HashMap<>();
+    private final Map<String, Placed> now = new HashMap<>();
+    private final List<Placed> placed = new ArrayList<>();
+    private final List<Rest> rests = new ArrayList<>();
+    private final Map<String, Integer> free = new HashMap<>();
+    private final int[] toolFree;
+    private int lastEnd;
+    private int restedUntil;
+
+    private Shift(TaskNetwork network, Progress progress, Schedule before) {
+        this.network = network;
+        this.progress = progress;
+        this.before = before;
+        this.tasks = network.byId();
+        this.toolFree = new int[network.tools()];
+        before.placed().forEach(p -> was.put(p.task(), p));
+    }
+
+    /** The order with its new times; empty where steps are other ones or where it would not be sound any more. */
+    static Optional<Schedule> of(TaskNetwork network, Progress progress, Schedule before) {
+        Shift shift = new Shift(network, progress, before);
+        if (!shift.sameSteps() || !shift.move()) {
+            return Optional.empty();
+        }
+        Schedule moved = shift.schedule();
+        return ScheduleCheck.problems(network, progress, moved).isEmpty() ? Optional.of(moved) : Optional.empty();
+    }
+
+    private boolean sameSteps() {
+        Set<String> needed = new HashSet<>(tasks.keySet());
+        progress.dropped().forEach(needed::remove);
+        progress.past().forEach(p -> needed.remove(p.task()));
+        return was.keySet().containsAll(needed)
+                && needed.stream().allMatch(id -> tasks.get(id).modes().size() > was.get(id).mode());
+    }
+
+    private boolean move() {
+        for (Placed p : progress.past()) {
+            if (tasks.containsKey(p.task())) {
+                keep(p);
+            }
+        }
+        for (Rest rest : progress.rests()) {
+            rests.add(rest);
+            restedUntil = Math.max(restedUntil, rest.end());
+        }
+        List<Placed> open = before.placed().stream()
+                .filter(p -> tasks.containsKey(p.task()) && !now.containsKey(p.task()))
+                .filter(p -> !progress.dropped().contains(p.task()))
+                .sorted(Comparator.comparingInt(Placed::start))
+                .toList();
+        int next = progress.rests().size();
+        for (Placed p : open) {
+            while (next < before.rests().size() && before.rests().get(next).end() <= p.start()) {
+                if (!rest(next++)) {
+                    return false;
+                }
+            }
+            if (!place(p)) {
+                return false;
+            }
+        }
+        return lastEnd - restedUntil <= network.breaks().every() || open.isEmpty();
+    }
+
+    private void keep(Placed p) {
+        now.put(p.task(), p);
+        placed.add(p);
+        lastEnd = Math.max(lastEnd, p.end());
+        if (p.worker() != null) {
+            free.merge(p.worker(), p.end(), Math::max);
+        }
+    }
+
+    /** A break begins as soon as all that comes before it has ended. */
+    private boolean rest(int number) {
+        int start = Math.max(progress.now(), lastEnd);
+        if (start - restedUntil > network.breaks().every()) {
+            return false;
+        }
+        restedUntil = start + network.breaks().length(number);
+        rests.add(new Rest(start, restedUntil));
+        return true;
+    }
+
+    private boolean place(Placed p) {
+        Task task = tasks.get(p.task());
+        Mode mode = task.modes().get(p.mode());
+        int work = task.work();
+        int start = Math.max(progress.now(), restedUntil);
+        for (Pin pin : network.pins()) {
+            start = pin.task().equals(p.task()) ? Math.max(start, pin.from()) : start;
+        }
+        if (task.needs() != Task.Needs.NOBODY) {
+            Optional<Worker> hands = network.workers().stream()
+                    .filter(w -> w.id().equals(p.worker()))
+                    .findFirst();
+            if (hands.isEmpty()) {
+                return false;
+            }
+            work = hands.get().seconds(task);
+            start = Math.max(start, Math.max(hands.get().from(), free.getOrDefault(p.worker(), 0)));
+        }
+        for (Lag lag : network.lags()) {
+            Placed earlier = lag.to().equals(p.task()) ? now.get(lag.from()) : null;
+            start = earlier == null ? start : Math.max(start, lag.opens(earlier));
+        }
+        start = Math.max(start, zonesFree(p, task));
+        if (mode.tool() > 0) {
+            if (toolFree.length == 0) {
+                return false;
+            }
+            Arrays.sort(toolFree);
+            start = Math.max(start, toolFree[0] - work);
+            toolFree[0] = start + work + mode.tool();
+        }
+        int end = start + work + mode.tool();
+        keep(new Placed(
+                p.task(),
+                p.worker(),
+                p.mode(),
+                start,
+                end,
+                end + mode.usable(),
+                mode.closes() >= Mode.NEVER ? Mode.NEVER : end + mode.closes(),
+                end + mode.settled(),
+                0));
+        return true;
+    }
+
+    /** When all that was in the same places before has left them, dry where it was waited for to dry. */
+    private int zonesFree(Placed p, Task task) {
+        int at = 0;
+        for (Placed q : placed) {
+            if (tasks.get(q.task()).sharesZone(task)) {
+                Placed old = was.get(q.task());
+                boolean waited = old == null || p.start() >= old.settled();
+                at = Math.max(at, waited && !into(q.task(), p.task()) ? q.settled() : q.end());
+            }
+        }
+        return at;
+    }
+
+    private boolean into(String from, String to) {
+        return network.lags().stream()
+                .anyMatch(l -> l.into() && l.from().equals(from) && l.to().equals(to));
+    }
+
+    private Schedule schedule() {
+        int ready = 0;
+        for (Placed p : placed) {
+            boolean workedInto = network.lags().stream()
+                    .anyMatch(l -> l.into() && l.from().equals(p.task()) && now.containsKey(l.to()));
+            ready = Math.max(ready, workedInto ? p.end() : p.settled());
+        }
+        int last = lastEnd;
+        return new Schedule(
+                placed, rests.stream().filter(r -> r.start() < last).toList(), ready, Math.min(ready, before.leastReady()));
+    }
+}

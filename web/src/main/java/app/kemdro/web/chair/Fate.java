@@ -1,0 +1,59 @@
+package app.kemdro.web.chair;
+
+import app.kemdro.core.method.Repair;
+import app.kemdro.core.method.Trade;
+import app.kemdro.core.plan.Plan;
+import app.kemdro.core.plan.PlannedStep;
+import app.kemdro.core.schedule.Placed;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.Optional;
+import java.util.SplittableRandom;
+
+/** What happens in a rehearsal: how long work really takes and what goes wrong, drawn once for each run and step. */
+final class Fate {
+    /** Spread of one task's time and of the whole day, as in the simulation of mornings. */
+    private static final double TASK = 0.18;
+
+    private static final double DAY = 0.05;
+
+    /** Of a hundred steps to which something can happen, so many have it happen (judgement). */
+    private static final double MISHAP = 0.05;
+
+    private Fate() {}
+
+    private static SplittableRandom dice(long run, String step) {
+        return new SplittableRandom(31 * run + step.hashCode());
+    }
+
+    /** When work that began then is done. */
+    static LocalDateTime ends(long run, Plan plan, Placed placed, LocalDateTime began) {
+        double day = Math.exp(DAY * dice(run, "the day").nextGaussian());
+        double own = Math.exp(TASK * dice(run, placed.task()).nextGaussian());
+        double planned = plan.network().workers().stream()
+                        .filter(w -> w.id().equals(placed.worker()))
+                        .mapToDouble(w -> w.pace())
+                        .findFirst()
+                        .orElse(1)
+                * plan.network().task(placed.task()).work();
+        int tool = plan.network().task(placed.task()).modes().get(placed.mode()).tool();
+        return began.plusSeconds(Math.round(planned * day * own) + tool);
+    }
+
+    /** What goes wrong with a step when it is done, if anything does. */
+    static Optional<Repair> mishap(long run, PlannedStep step, Trade trade) {
+        SplittableRandom dice = dice(run, step.id() + " mishap");
+        List<Repair> can = trade.repairs().stream()
+                .filter(r -> !r.id().equals("edges-again") && r.happensTo(step.technique()))
+                .filter(r -> step.zones().stream().anyMatch(r.how().zones()::contains))
+                .toList();
+        return can.isEmpty() || dice.nextDouble() > MISHAP
+                ? Optional.empty()
+                : Optional.of(can.get(dice.nextInt(can.size())));
+    }
+
+    /** Whether a film is found not yet clear at the first look. */
+    static boolean notYet(long run, String step) {
+        return dice(run, step + " film").nextInt(7) == 0;
+    }
+}
