@@ -12,10 +12,12 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * How what has been laid comes off again fast, when the performer cannot go on: mouth and nose first, then the eyes, then the
- * rest of the face; on each place what was laid last comes off first.
+ * rest of the face. On each place the glue is soaked first, then what it holds comes off, then the rest, what was laid last
+ * coming first.
  */
 public final class TakingOff {
     /** Rows in the order in which they must be free. */
@@ -39,10 +41,16 @@ public final class TakingOff {
                 .sorted(Comparator.comparing((PlannedStep s) -> state.step(s.id()).started())
                         .reversed())
                 .toList();
+        List<PlannedStep> gluesFirst = Stream.of(
+                        laid.stream().filter(s -> s.form().isEmpty() && isGlue(s)),
+                        laid.stream().filter(s -> s.form().isPresent()),
+                        laid.stream().filter(s -> s.form().isEmpty() && !isGlue(s)))
+                .flatMap(s -> s)
+                .toList();
         Map<String, Set<String>> zonesOf = new LinkedHashMap<>();
         Map<String, Material> materials = new LinkedHashMap<>();
         for (int rank = 0; rank <= FIRST.size(); rank++) {
-            for (PlannedStep step : laid) {
+            for (PlannedStep step : gluesFirst) {
                 Material material = step.form().orElseGet(() -> step.material().orElseThrow());
                 for (String zone : step.zones()) {
                     if (rank(body.zone(zone).row()) == rank) {
@@ -61,6 +69,10 @@ public final class TakingOff {
                 material.soakMinutes(),
                 material.cautions())));
         return lines;
+    }
+
+    private static boolean isGlue(PlannedStep step) {
+        return step.material().map(m -> m.kind().equals("adhesive")).orElse(false);
     }
 
     private static boolean begun(RunState state, PlannedStep step) {

@@ -290,9 +290,10 @@ class ChairController {
                     .filter(step -> s.state().step(step.id()).status() == Status.DONE)
                     .filter(step -> !step.id().startsWith("extra-") && repair.happensTo(step.technique()))
                     .filter(step -> step.zones().stream().anyMatch(repair.how().zones()::contains))
+                    .filter(step -> lies(s, step))
                     .sorted(Comparator.comparing((PlannedStep step) -> latest(s, step)).reversed())
                     .filter(distinctPlaces())
-                    .map(step -> new Place(step.id(), step.title(), step.where()))
+                    .map(step -> new Place(step.id(), step.technique().name(), step.where()))
                     .limit(9)
                     .toList();
             if (!places.isEmpty()) {
@@ -327,6 +328,15 @@ class ChairController {
     private static LocalDateTime latest(Standing s, PlannedStep step) {
         LocalDateTime ended = s.state().step(step.id()).ended();
         return ended == null ? LocalDateTime.MIN : ended;
+    }
+
+    /** Whether something of this step's work lies on its zones already: what was only fitted cannot lift. */
+    private static boolean lies(Standing s, PlannedStep step) {
+        return s.plan().steps().stream()
+                .filter(x -> x.entryId().equals(step.entryId()))
+                .filter(x -> s.state().step(x.id()).status() == Status.DONE)
+                .filter(x -> x.material().isPresent() || x.form().isPresent())
+                .anyMatch(x -> x.zones().stream().anyMatch(step.zones()::contains));
     }
 
     /** Each place once, with what was done there last. */

@@ -105,7 +105,7 @@ record FloorView(
                 .findFirst();
         return running.isEmpty()
                 ? next.map(n -> "about to begin: " + n).orElse("finished")
-                : String.join(" and ", running);
+                : String.join(", ", running);
     }
 
     private static String sort(PlannedStep step) {

@@ -135,11 +135,15 @@ class RehearsalPlayer implements DisposableBean {
         }
         Placed next = ahead.get(0);
         LocalDateTime start = s.plan().clock(next.start());
-        boolean rest = s.schedule().rests().stream()
-                .anyMatch(r -> r.end() == next.start() && !s.plan().clock(r.start()).isAfter(now));
+        boolean rest = Runs.restBefore(s, next);
+        boolean due = s.schedule().rests().stream()
+                .skip(s.state().pauses().size())
+                .findFirst()
+                .map(r -> !s.plan().clock(r.start()).isAfter(now))
+                .orElse(false);
         boolean nobodyWorks =
                 s.state().steps().values().stream().noneMatch(x -> x.status() == Status.RUNNING);
-        if (rest && nobodyWorks) {
+        if (rest && due && nobodyWorks) {
             return Optional.of(event(s, "rest", now, hands, Type.BREAK, "", ""));
         }
         return rest || start.isAfter(now.plusSeconds(AT_ONCE))

@@ -368,7 +368,7 @@ public class Runs {
                 continue;
             }
             Placed next = ahead.get(0);
-            if (next.start() <= second + AT_ONCE && !restBefore(result.schedule(), next)) {
+            if (next.start() <= second + AT_ONCE && !restBefore(result, next)) {
                 RunEvent start = after.andStart(worker.id(), next.task(), next.mode());
                 store(now.run(), start, account);
                 result = changedBy(start, result);
@@ -377,9 +377,11 @@ public class Runs {
         return result;
     }
 
-    /** Whether a break is planned between now and this step. */
-    private static boolean restBefore(Schedule schedule, Placed next) {
-        return schedule.rests().stream().anyMatch(r -> r.end() == next.start());
+    /** Whether a break that was not taken yet is planned just before this step. */
+    static boolean restBefore(Standing s, Placed next) {
+        return s.schedule().rests().stream()
+                .skip(s.state().pauses().size())
+                .anyMatch(r -> r.end() == next.start());
     }
 
     /** Stores a run that followed this plan and is over; for runs that were not held here. */

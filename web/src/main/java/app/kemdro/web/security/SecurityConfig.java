@@ -13,7 +13,7 @@ import org.springframework.security.web.SecurityFilterChain;
 @Configuration
 class SecurityConfig {
     private static final String POLICY =
-            "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data: blob:; "
+            "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; "
                     + "font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
     @Bean

@@ -1,0 +1,319 @@
+package app.kemdro.web.chair;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+
+import app.kemdro.core.run.RunEvent;
+import app.kemdro.core.run.RunEvent.Type;
+import app.kemdro.core.run.StepState.Status;
+import app.kemdro.core.schedule.Placed;
+import app.kemdro.web.DemoTest;
+import app.kemdro.web.TestClock;
+import app.kemdro.web.chair.Runs.Standing;
+import app.kemdro.web.job.Job;
+import app.kemdro.web.job.Jobs;
+import java.time.Duration;
+import java.time.LocalDateTime;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.http.MediaType;
+import org.springframework.mock.web.MockMultipartFile;
+import org.springframework.test.web.servlet.assertj.MockMvcTester;
+
+/** The chair's addresses, as devices use them. */
+@DemoTest
+class LiveTest {
+    private static final byte[] PNG = {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10, 0, 0};
+
+    @Autowired
+    private Runs runs;
+
+    @Autowired
+    private Jobs jobs;
+
+    @Autowired
+    private TestClock clock;
+
+    @Autowired
+    private MockMvcTester mvc;
+
+    private Job job;
+    private int pressed;
+
+    @BeforeEach
+    void seat() {
+        clock.pass(Duration.ofMinutes(1));
+        Job from = jobs.byCall().stream()
+                .filter(j -> j.title().equals("Orrin Vask"))
+                .findFirst()
+                .orElseThrow();
+        Job copy = new Job("In the chair", "", "", from.brief());
+        copy.setLook(from.look());
+        job = jobs.add(copy);
+        runs.begin(job.id(), "ines");
+    }
+
+    private record Said(int status, String body) {}
+
+    private Said press(String device, Type type, String step, String hands, String text, int seconds, long ago)
+            throws Exception {
+        String body =
+                "{\"id\":\"live-%06d\",\"device\":\"%s\",\"type\":\"%s\",\"step\":\"%s\",\"hands\":\"%s\",\"text\":\"%s\",\"seconds\":%d,\"ago\":%d}"
+                        .formatted(pressed++, device, type, step, hands, text, seconds, ago);
+        var response = mvc.post()
+                .uri("/jobs/" + job.id() + "/chair/events")
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(body)
+                .with(csrf())
+                .with(user("ines").roles("LEAD"))
+                .exchange()
+                .getResponse();
+        return new Said(response.getStatus(), response.getContentAsString());
+    }
+
+    private Said press(Type type, String step, String hands, String text) throws Exception {
+        return press("tablet", type, step, hands, text, 0, 0);
+    }
+
+    private String get(String path) throws Exception {
+        return mvc.get()
+                .uri("/jobs/" + job.id() + "/chair/" + path)
+                .with(user("ines").roles("LEAD"))
+                .exchange()
+                .getResponse()
+                .getContentAsString();
+    }
+
+    private Standing now() {
+        return runs.standing(runs.open(job.id()).orElseThrow());
+    }
+
+    private Placed next(String hands) {
+        Standing s = now();
+        return s.schedule().placed().stream()
+                .filter(p -> hands.equals(p.worker()) && s.state().step(p.task()).status() == Status.WAITING)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** Carries out the plan for so long. */
+    private void carryOut(Duration time) {
+        LocalDateTime end = LocalDateTime.now(clock).plus(time);
+        while (LocalDateTime.now(clock).isBefore(end)) {
+            Standing s = now();
+            LocalDateTime at = runs.now(s.run());
+            for (var worker : s.plan().network().workers()) {
+                Standing then = now();
+                var running = then.state().runningBy(worker.id());
+                if (running.isPresent()
+                        && !then.plan().clock(then.schedule().of(running.get()).end()).isAfter(at)) {
+                    report(at, worker.id(), Type.FINISH, running.get());
+                } else if (running.isEmpty()) {
+                    then.schedule().placed().stream()
+                            .filter(p -> worker.id().equals(p.worker()))
+                            .filter(p -> then.state().step(p.task()).status() == Status.WAITING)
+                            .findFirst()
+                            .filter(p -> !then.plan().clock(p.start()).isAfter(at))
+                            .ifPresent(p -> report(at, worker.id(), Type.START, p.task()));
+                }
+            }
+            clock.pass(Duration.ofSeconds(20));
+        }
+    }
+
+    private void report(LocalDateTime at, String hands, Type type, String step) {
+        runs.report(job.id(), new RunEvent("carry-" + pressed++, at, hands, type, step, 0, 0, ""), "ines");
+    }
+
+    @Test
+    void aPressKeptOnACutOffScreenCountsWhenItWasPressed() throws Exception {
+        Placed first = next("Ines");
+        LocalDateTime began = runs.now(now().run());
+        clock.pass(Duration.ofMinutes(10));
+        assertThat(press("tablet", Type.START, first.task(), "Ines", "", 0, 600_000).status())
+                .isEqualTo(200);
+        assertThat(press("tablet", Type.FINISH, first.task(), "Ines", "", 0, 420_000).status())
+                .isEqualTo(200);
+        assertThat(now().state().step(first.task()).started()).isEqualTo(began);
+        assertThat(now().state().step(first.task()).ended()).isEqualTo(began.plusMinutes(3));
+    }
+
+    @Test
+    void aKeptPressThatCanNoLongerBeIsSaidToEverybody() throws Exception {
+        Placed first = next("Ines");
+        press(Type.START, first.task(), "Ines", "");
+        press(Type.FINISH, first.task(), "Ines", "");
+        clock.pass(Duration.ofMinutes(5));
+        assertThat(press("tablet", Type.FINISH, first.task(), "Ines", "", 0, 240_000).status())
+                .isEqualTo(409);
+        assertThat(now().state().notes())
+                .anyMatch(n -> n.text().contains("left aside") && n.text().contains("not under way"));
+    }
+
+    @Test
+    void oneScreenDrivesEachPairOfHandsAndHandsThemOverInOnePress() throws Exception {
+        Placed first = next("Pell");
+        assertThat(press("tablet", Type.START, first.task(), "Pell", "", 0, 0).status())
+                .isEqualTo(200);
+        Said refused = press("phone", Type.FINISH, first.task(), "Pell", "", 0, 0);
+        assertThat(refused.status()).isEqualTo(409);
+        assertThat(refused.body()).contains("driven on another screen");
+        assertThat(press("phone", Type.DRIVE, "", "Pell", "phone", 0, 0).status())
+                .isEqualTo(200);
+        assertThat(press("phone", Type.FINISH, first.task(), "Pell", "", 0, 0).status())
+                .isEqualTo(200);
+        assertThat(press("tablet", Type.CLEAR, first.task(), "Pell", "", 0, 0).status())
+                .as("anybody may look at a film")
+                .isNotEqualTo(200 + 300);
+    }
+
+    @Test
+    void troubleBringsItsRepairIntoTheOrderAndSaysSo() throws Exception {
+        carryOut(Duration.ofMinutes(40));
+        String troubles = get("troubles");
+        Matcher lifted = Pattern.compile("\"id\":\"lifted-edge\".*?\"step\":\"([^\"]+)\"")
+                .matcher(troubles);
+        assertThat(lifted.find()).as(troubles).isTrue();
+        int steps = now().plan().steps().size();
+        Said said = press(Type.TROUBLE, lifted.group(1), "Ines", "lifted-edge");
+        assertThat(said.status()).isEqualTo(200);
+        assertThat(said.body()).contains("comes in at");
+        assertThat(now().plan().steps()).hasSize(steps + 4);
+        press(Type.UNDO, "", "Ines", "");
+        assertThat(now().plan().steps()).hasSize(steps);
+        assertThat(press(Type.TROUBLE, lifted.group(1), "Ines", "popped-brow").body())
+                .contains("does not happen to");
+    }
+
+    @Test
+    void leversComeWhenTheCallIsInDangerAndArePulledByWhatTheySay() throws Exception {
+        Placed first = next("Ines");
+        press(Type.START, first.task(), "Ines", "");
+        press("tablet", Type.ADD, first.task(), "Ines", "", 3600, 0);
+        int late = now().schedule().ready();
+        String helps = get("levers");
+        assertThat(helps).contains("\"says\"").contains("\"acts\"");
+        Matcher drop = Pattern.compile("\"type\":\"DROP\",\"step\":\"([^\"]+)\"").matcher(helps);
+        if (drop.find()) {
+            assertThat(press(Type.DROP, drop.group(1), "Ines", "no time").status()).isEqualTo(200);
+            assertThat(now().schedule().ready()).isLessThan(late);
+        }
+        assertThat(press(Type.JOIN, "", "Marit", "LEAD").status()).isEqualTo(200);
+        assertThat(now().schedule().ready()).isLessThan(late);
+        assertThat(press(Type.DROP, first.task().substring(0, 4), "Ines", "").status())
+                .isEqualTo(409);
+    }
+
+    @Test
+    void whatCannotBeIsRefusedWithWords() throws Exception {
+        assertThat(press(Type.JOIN, "", "", "LEAD").body()).contains("Say who joins");
+        assertThat(press(Type.JOIN, "", "Ines", "LEAD").body()).contains("here already");
+        assertThat(press(Type.LEAVE, "", "Nobody", "").body()).contains("is not here");
+        assertThat(press(Type.ROOM, "", "", "hot").body()).contains("could not be read");
+        assertThat(press(Type.ROOM, "", "", "80;45;1").body()).contains("no room to work in");
+        assertThat(press(Type.REDO, next("Ines").task(), "Ines", "").body()).contains("Only what is done");
+        assertThat(press(Type.REACTION, "", "Ines", "").body()).contains("Say in a word");
+        assertThat(press("tablet", Type.AWAY, "", "", "", 5, 0).body()).contains("a minute to two hours");
+        press(Type.LEAVE, "", "Pell", "");
+        assertThat(press(Type.LEAVE, "", "Ines", "").body()).contains("never left alone");
+    }
+
+    @Test
+    void aReactionStopsEverythingAndIsKept() throws Exception {
+        Placed first = next("Ines");
+        press(Type.START, first.task(), "Ines", "");
+        String view = press(Type.REACTION, "", "Ines", "left cheek burns").body();
+        assertThat(view).contains("\"pauseWhy\":\"reaction\"");
+        assertThat(now().state().step(first.task()).status()).isEqualTo(Status.WAITING);
+        assertThat(press(Type.START, first.task(), "Ines", "").body()).contains("End it first");
+        assertThat(get("off")).contains("Mouth and nose first");
+    }
+
+    @Test
+    void theRoomIsTakenOverWhenItIsAnotherOne() throws Exception {
+        double before = now().plan().network().tasks().stream()
+                .mapToInt(t -> t.modes().get(0).settled())
+                .sum();
+        assertThat(press(Type.ROOM, "", "", "26.0;80;1").status()).isEqualTo(200);
+        assertThat(now().plan().network().tasks().stream()
+                        .mapToInt(t -> t.modes().get(0).settled())
+                        .sum())
+                .isGreaterThan((int) (before * 1.15));
+        assertThat(get("state")).contains("26 °C, 80 %");
+    }
+
+    @Test
+    void picturesAreKeptAndOnlyPicturesAre() throws Exception {
+        assertThat(picture("picture-1", PNG)).isEqualTo(200);
+        assertThat(mvc.get()
+                        .uri("/jobs/" + job.id() + "/chair/pictures/picture-1")
+                        .with(user("pell").roles("HANDS")))
+                .hasStatus(200)
+                .hasContentType(MediaType.IMAGE_PNG);
+        assertThat(mvc.get()
+                        .uri("/jobs/1/chair/pictures/picture-1")
+                        .with(user("pell").roles("HANDS")))
+                .as("another job's picture is not shown")
+                .hasStatus(404);
+        assertThat(picture("picture-2", "<script>".getBytes(java.nio.charset.StandardCharsets.UTF_8)))
+                .isEqualTo(409);
+    }
+
+    private int picture(String id, byte[] bytes) {
+        return mvc.post()
+                .uri("/jobs/" + job.id() + "/chair/pictures")
+                .multipart()
+                .file(new MockMultipartFile("image", "p.png", "image/png", bytes))
+                .param("id", id)
+                .with(csrf())
+                .with(user("ines").roles("LEAD"))
+                .exchange()
+                .getResponse()
+                .getStatus();
+    }
+
+    /** The floor sees when and how sure, behind a secret that can be taken back, and nothing of who or of health. */
+    @Test
+    void theBoardSaysWhenAndNothingElse() throws Exception {
+        mvc.post()
+                .uri("/jobs/" + job.id() + "/floor")
+                .with(csrf())
+                .with(user("ines").roles("LEAD"))
+                .exchange();
+        String room = mvc.get()
+                .uri("/jobs/" + job.id() + "/floor")
+                .with(user("ines").roles("LEAD"))
+                .exchange()
+                .getResponse()
+                .getContentAsString();
+        Matcher secret = Pattern.compile("/board/([0-9a-f]{32})").matcher(room);
+        assertThat(secret.find()).isTrue();
+        String board = mvc.get()
+                .uri("/board/" + secret.group(1))
+                .exchange()
+                .getResponse()
+                .getContentAsString();
+        assertThat(board).contains("T. B.").contains("\"ready\"").contains("\"ofTen\"");
+        assertThat(board)
+                .doesNotContain("Brandvik")
+                .doesNotContain("Orrin")
+                .doesNotContain("resin")
+                .doesNotContain("Ines")
+                .doesNotContain("cap");
+        mvc.post()
+                .uri("/jobs/" + job.id() + "/floor/revoke")
+                .param("secret", secret.group(1))
+                .with(csrf())
+                .with(user("ines").roles("LEAD"))
+                .exchange();
+        assertThat(mvc.get().uri("/board/" + secret.group(1)))
+                .bodyText()
+                .contains("This address is closed")
+                .doesNotContain("\"ready\"");
+        assertThat(mvc.get().uri("/board/" + secret.group(1) + "/stream")).hasStatus(410);
+    }
+}
