@@ -3,7 +3,7 @@
 set -euo pipefail
 cd "$(dirname "${BASH_SOURCE[0]}")/.."
 classes="bench/target/classes:$(cat bench/target/classpath.txt)"
-# with the compiler the application runs with
+[ $# -gt 0 ] || # with the compiler the application runs with
 java -XX:TieredStopAtLevel=1 -XX:+UseSerialGC -cp "$classes" app.kemdro.bench.PlanningBench
 
 home=$(mktemp -d)
@@ -24,6 +24,26 @@ start() {
   echo "start to first page ($1)                 $(( ($(date +%s%N) - from) / 1000000 )) ms"
 }
 
+if [ "${1:-}" = live ]; then
+  start --fresh
+  java -cp "$classes" app.kemdro.bench.LiveBench "http://127.0.0.1:$port"
+  exit
+fi
+if [ "${1:-}" = crash ]; then
+  start --fresh
+  stop() { pkill -9 -P "$server" 2>/dev/null || true; kill -9 "$server" 2>/dev/null || true; wait "$server" 2>/dev/null || true; }
+  for ((k = 1; k <= ${KEMDRO_KILLS:-100}; k++)); do
+    java -cp "$classes" app.kemdro.bench.CrashBench "http://127.0.0.1:$port" "$home/acknowledged" &
+    presses=$!
+    # anywhere between the first press and the last
+    sleep "$(awk -v seed="$k" 'BEGIN { srand(seed); printf "%.2f", 1.5 + 2.5 * rand() }')"
+    stop
+    wait "$presses" 2>/dev/null || true
+    start again >/dev/null
+    java -cp "$classes" app.kemdro.bench.CrashBench "http://127.0.0.1:$port" "$home/acknowledged" check
+  done
+  exit
+fi
 start --fresh
 kill "$server"; wait "$server" 2>/dev/null || true
 start again

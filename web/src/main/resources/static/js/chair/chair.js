@@ -97,7 +97,7 @@ class Chair {
       this.draw();
     });
     line.addEventListener('pedal', (e) => {
-      if (JSON.parse(e.data) === this.mine && this.drivenHere(this.hands())) this.main().act?.();
+      if (JSON.parse(e.data) === this.mine && this.hands().driver === this.device) this.main().act?.();
     });
     line.onopen = () => { if (this.kept.count) this.deliver(); };
     line.onerror = () => this.lost(true);

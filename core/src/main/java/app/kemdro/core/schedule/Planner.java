@@ -21,6 +21,9 @@ public final class Planner {
 
     /** In the middle of things an order is changed only where that saves at least so much, seconds (judgement). */
     private static final int WORTH_A_CHANGE = 90;
+
+    /** What is ready no later than this after it was thought to be is looked at less hard, seconds. */
+    private static final int AS_THOUGHT = 30;
     private static final int GRID = 60;
     private static final int SPARE = 240;
 
@@ -65,9 +68,14 @@ public final class Planner {
             return new Ring(ring.get());
         }
         Layout layout = new Layout(network, progress);
-        Outcome found = new Search(layout, Math.max(1, attempts * LARGE / Math.max(LARGE, layout.n))).run(before);
         Optional<Schedule> kept = before.flatMap(b -> Shift.of(network, progress, b));
         boolean underWay = progress.now() > 0 || !progress.past().isEmpty();
+        int late = kept.isPresent() ? kept.get().ready() - before.get().ready() : Integer.MAX_VALUE;
+        if (underWay && late <= 0) {
+            return new Planned(kept.get());
+        }
+        int tries = underWay && late <= AS_THOUGHT ? attempts / 4 : attempts;
+        Outcome found = new Search(layout, Math.max(1, tries * LARGE / Math.max(LARGE, layout.n))).run(before);
         int worth = underWay ? WORTH_A_CHANGE : 0;
         return kept.isPresent() && !(found instanceof Planned p && p.schedule().ready() < kept.get().ready() - worth)
                 ? new Planned(kept.get())

@@ -17,6 +17,8 @@ public final class ScheduleCheck {
     private final Schedule schedule;
     private final Map<String, Placed> at = new HashMap<>();
     private final Set<String> past = new HashSet<>();
+    private final Map<String, List<Lag>> lagsFrom = new HashMap<>();
+    private final Map<String, Set<String>> touched = new HashMap<>();
     private final List<String> problems = new ArrayList<>();
 
     private ScheduleCheck(TaskNetwork network, Progress progress, Schedule schedule) {
@@ -25,6 +27,8 @@ public final class ScheduleCheck {
         this.schedule = schedule;
         schedule.placed().forEach(p -> at.put(p.task(), p));
         progress.past().forEach(p -> past.add(p.task()));
+        network.lags().forEach(l -> lagsFrom.computeIfAbsent(l.from(), k -> new ArrayList<>()).add(l));
+        network.tasks().forEach(t -> touched.put(t.id(), touched(t)));
     }
 
     /** What is wrong with this schedule, in words; empty when it is sound. */
@@ -103,7 +107,7 @@ public final class ScheduleCheck {
     }
 
     private boolean workedInto(String task) {
-        return network.lags().stream().anyMatch(l -> l.from().equals(task) && l.into() && at.containsKey(l.to()));
+        return lagsOf(task).stream().anyMatch(l -> l.into() && at.containsKey(l.to()));
     }
 
     private Worker worker(Placed p) {
@@ -173,8 +177,8 @@ public final class ScheduleCheck {
                 if (a.id().equals(b.id()) || !open(pb) || pa.start() > pb.start()) {
                     continue;
                 }
-                for (String zone : touched(b)) {
-                    if (!touched(a).contains(zone)) {
+                for (String zone : touched.get(b.id())) {
+                    if (!touched.get(a.id()).contains(zone)) {
                         continue;
                     }
                     boolean into = into(a.id(), b.id());
@@ -187,6 +191,10 @@ public final class ScheduleCheck {
         }
     }
 
+    private List<Lag> lagsOf(String task) {
+        return lagsFrom.getOrDefault(task, List.of());
+    }
+
     private static Set<String> touched(Task task) {
         Set<String> all = new HashSet<>(task.zones());
         all.addAll(task.holds());
@@ -194,18 +202,15 @@ public final class ScheduleCheck {
     }
 
     private boolean into(String from, String to) {
-        return network.lags().stream().anyMatch(l -> l.from().equals(from) && l.to().equals(to) && l.into());
+        return lagsOf(from).stream().anyMatch(l -> l.to().equals(to) && l.into());
     }
 
     /** A film stays wet until it has settled, or until something is worked into it. */
     private int wetUntil(Task task, String zone) {
         int until = at.get(task.id()).settled();
-        for (Lag lag : network.lags()) {
+        for (Lag lag : lagsOf(task.id())) {
             Placed next = at.get(lag.to());
-            if (lag.from().equals(task.id())
-                    && lag.into()
-                    && next != null
-                    && touched(network.task(lag.to())).contains(zone)) {
+            if (lag.into() && next != null && touched.get(lag.to()).contains(zone)) {
                 until = Math.min(until, Math.max(next.start(), at.get(task.id()).end()));
             }
         }

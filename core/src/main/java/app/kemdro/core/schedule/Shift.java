@@ -24,6 +24,7 @@ final class Shift {
     private final Map<String, Placed> now = new HashMap<>();
     private final List<Placed> placed = new ArrayList<>();
     private final List<Rest> rests = new ArrayList<>();
+    private final Map<String, List<Lag>> lagsTo = new HashMap<>();
     private final Map<String, Integer> free = new HashMap<>();
     private final int[] toolFree;
     private int lastEnd;
@@ -36,6 +37,7 @@ final class Shift {
         this.tasks = network.byId();
         this.toolFree = new int[network.tools()];
         before.placed().forEach(p -> was.put(p.task(), p));
+        network.lags().forEach(l -> lagsTo.computeIfAbsent(l.to(), k -> new ArrayList<>()).add(l));
     }
 
     /** The order with its new times; empty where steps are other ones or where it would not be sound any more. */
@@ -123,8 +125,8 @@ final class Shift {
             work = hands.get().seconds(task);
             start = Math.max(start, Math.max(hands.get().from(), free.getOrDefault(p.worker(), 0)));
         }
-        for (Lag lag : network.lags()) {
-            Placed earlier = lag.to().equals(p.task()) ? now.get(lag.from()) : null;
+        for (Lag lag : lagsTo.getOrDefault(p.task(), List.of())) {
+            Placed earlier = now.get(lag.from());
             start = earlier == null ? start : Math.max(start, lag.opens(earlier));
         }
         start = Math.max(start, zonesFree(p, task));
@@ -164,8 +166,7 @@ final class Shift {
     }
 
     private boolean into(String from, String to) {
-        return network.lags().stream()
-                .anyMatch(l -> l.into() && l.from().equals(from) && l.to().equals(to));
+        return lagsTo.getOrDefault(to, List.of()).stream().anyMatch(l -> l.into() && l.from().equals(from));
     }
 
     private Schedule schedule() {

@@ -22,8 +22,12 @@ class Announcer {
         this.json = json;
     }
 
-    /** What came of it: where the run stands, and what the report changed in words. */
-    record Answer(ChairView view, String said) {}
+    /**
+     * What came of it: where the run stands, and what the report changed in words.
+     *
+     * @param press the id of the report, empty where there was none
+     */
+    record Answer(ChairView view, String said, String press) {}
 
     static String channel(long jobId) {
         return "chair " + jobId;
@@ -35,13 +39,10 @@ class Announcer {
 
     /** Takes in a report. */
     Answer report(long jobId, RunEvent event, String account) {
-        long before = runs.open(jobId)
-                .map(r -> runs.standing(r).schedule().ready())
-                .orElse(0);
         Standing standing = runs.report(jobId, event, account);
         ChairView view = ChairView.of(standing, runs.now(standing.run()));
-        String said = said(Math.round((standing.schedule().ready() - before) / 60.0), view, standing.moves());
-        Answer answer = new Answer(view, said);
+        String said = said(Math.round((standing.schedule().ready() - standing.readyBefore()) / 60.0), view, standing.moves());
+        Answer answer = new Answer(view, said, event.id());
         screens.tell(channel(jobId), "now", json.text(answer));
         if (screens.anybody(floor(jobId))) {
             screens.tell(floor(jobId), "now", json.text(FloorView.of(standing, runs.now(standing.run()))));
@@ -53,7 +54,7 @@ class Announcer {
     void again(long jobId) {
         runs.open(jobId).ifPresent(run -> {
             Standing standing = runs.standing(run);
-            screens.tell(channel(jobId), "now", json.text(new Answer(ChairView.of(standing, runs.now(run)), "")));
+            screens.tell(channel(jobId), "now", json.text(new Answer(ChairView.of(standing, runs.now(run)), "", "")));
         });
     }
 

@@ -171,7 +171,7 @@ class ChairController {
     @ResponseBody
     Answer state(@PathVariable long id) {
         Run run = runs.of(id).stream().findFirst().orElseThrow(() -> new NotPossible("No run has begun."));
-        return new Answer(ChairView.of(runs.standing(run), runs.now(run)), "");
+        return new Answer(ChairView.of(runs.standing(run), runs.now(run)), "", "");
     }
 
     @PostMapping("/jobs/{id}/chair/events")

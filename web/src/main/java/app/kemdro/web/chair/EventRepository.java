@@ -6,7 +6,6 @@ import org.springframework.data.repository.Repository;
 interface EventRepository extends Repository<EventRow, Long> {
     List<EventRow> findAllByRunIdOrderBySeq(long runId);
 
-    boolean existsByRunIdAndEventId(long runId, String eventId);
 
     EventRow saveAndFlush(EventRow row);
 }

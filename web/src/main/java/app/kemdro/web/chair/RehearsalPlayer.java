@@ -166,7 +166,7 @@ class RehearsalPlayer implements DisposableBean {
                     && !step.id().startsWith("extra-")
                     && s.state().events().stream().noneMatch(e -> e.id().equals(id));
             Optional<Repair> repair = done ? Fate.mishap(s.run().id(), step, trade) : Optional.empty();
-            if (repair.isPresent() && runs.eventsOf(s.run()).stream().noneMatch(e -> e.id().equals(id))) {
+            if (repair.isPresent() && s.happened().stream().noneMatch(e -> e.id().equals(id))) {
                 return Optional.of(new RunEvent(
                         id, now, s.state().step(step.id()).hands(), Type.TROUBLE, step.id(), 0, 0, repair.get().id()));
             }

@@ -7,10 +7,12 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Lob;
 import java.time.Duration;
 import java.time.LocalDateTime;
+import org.hibernate.annotations.DynamicUpdate;
 import org.jspecify.annotations.Nullable;
 
 /** One morning in the chair. */
 @Entity
+@DynamicUpdate
 public class Run {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)

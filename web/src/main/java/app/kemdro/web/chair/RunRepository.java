@@ -9,6 +9,8 @@ interface RunRepository extends Repository<Run, Long> {
 
     List<Run> findAllByJobIdOrderByIdDesc(long jobId);
 
+    Optional<Run> findFirstByJobIdAndEndedAtIsNullOrderByIdDesc(long jobId);
+
     List<Run> findAllByEndedAtIsNull();
 
     Run saveAndFlush(Run run);

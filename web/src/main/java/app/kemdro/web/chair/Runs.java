@@ -21,6 +21,7 @@ import app.kemdro.web.plans.Plans;
 import java.time.Clock;
 import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
@@ -52,6 +53,7 @@ public class Runs {
     private final Trade trade;
     private final Map<Long, Base> begun = new ConcurrentHashMap<>();
     private final Map<Long, Made> made = new ConcurrentHashMap<>();
+    private final Map<Long, List<RunEvent>> happened = new ConcurrentHashMap<>();
     private final Map<Long, Object> locks = new ConcurrentHashMap<>();
 
     /** What a run began with. */
@@ -82,17 +84,41 @@ public class Runs {
     /**
      * A run with what is carried out now, its state and the schedule people have in mind.
      *
+     * @param happened everything reported, in the order in which it came in
      * @param trouble what somebody has to see to so that the schedule can be kept, or empty
      * @param moves what the last report changed in the order, in words
+     * @param readyBefore second of being ready before the last report
      */
     public record Standing(
             Run run,
+            List<RunEvent> happened,
             Plan plan,
             Changes changes,
             RunState state,
             Schedule schedule,
             String trouble,
-            List<String> moves) {
+            List<String> moves,
+            int readyBefore) {
+
+        Standing(Run run, List<RunEvent> happened, Plan plan, Changes changes, RunState state, Schedule schedule) {
+            this(run, happened, plan, changes, state, schedule, run.trouble(), List.of(), schedule.ready());
+        }
+
+        private Standing planned(Schedule next, String missing) {
+            return new Standing(run, happened, plan, changes, state, next, missing, moves, readyBefore);
+        }
+
+        private Standing on(Run stored) {
+            return new Standing(stored, happened, plan, changes, state, schedule, trouble, moves, readyBefore);
+        }
+
+        private Standing saying(List<String> words) {
+            return new Standing(run, happened, plan, changes, state, schedule, trouble, words, readyBefore);
+        }
+
+        private Standing readyBefore(int second) {
+            return new Standing(run, happened, plan, changes, state, schedule, trouble, moves, second);
+        }
 
         /** The same for whoever looks for levers. */
         RunLevers.Standing forLevers() {
@@ -102,9 +128,7 @@ public class Runs {
 
     /** The run of this job that has begun and not ended. */
     public Optional<Run> open(long jobId) {
-        return runs.findAllByJobIdOrderByIdDesc(jobId).stream()
-                .filter(r -> r.endedAt() == null)
-                .findFirst();
+        return runs.findFirstByJobIdAndEndedAtIsNullOrderByIdDesc(jobId);
     }
 
     /** All runs that have begun and not ended, rehearsals among them. */
@@ -194,7 +218,8 @@ public class Runs {
             fresh.pace(real(), plan.chairIn(), pace);
         }
         Run run = runs.saveAndFlush(fresh);
-        store(run, new RunEvent("begin-" + run.id(), plan.chairIn(), "", Type.BEGIN, "", 0, 0, ""), account);
+        events.saveAndFlush(new EventRow(
+                run.id(), new RunEvent("begin-" + run.id(), plan.chairIn(), "", Type.BEGIN, "", 0, 0, ""), account));
         begun.put(run.id(), base);
         return run;
     }
@@ -246,17 +271,20 @@ public class Runs {
 
     /** Where a run stands. */
     public Standing standing(Run run) {
-        RunState state = RunState.of(eventsOf(run));
+        List<RunEvent> all = eventsOf(run);
+        RunState state = RunState.of(all);
         Made now = carriedOut(run, state);
         Schedule schedule = mapper.readValue(run.standing(), Schedule.class);
-        return new Standing(run, now.plan(), now.changes(), state, schedule, run.trouble(), List.of());
+        return new Standing(run, all, now.plan(), now.changes(), state, schedule);
     }
 
     /** Where a run stood after these of its events, with the schedule that was in mind before the last of them. */
-    Standing after(Run run, List<RunEvent> happened, Schedule before) {
-        RunState state = RunState.of(happened);
+    Standing after(Run run, List<RunEvent> until, Schedule before) {
+        RunState state = RunState.of(until);
         Made then = carriedOut(run, state);
-        return again(new Standing(run, then.plan(), then.changes(), state, before, "", List.of()), happened.get(happened.size() - 1).at());
+        return again(
+                new Standing(run, List.copyOf(until), then.plan(), then.changes(), state, before),
+                until.get(until.size() - 1).at());
     }
 
     /** The plan that is carried out, made anew only when something has happened that changes it. */
@@ -287,9 +315,11 @@ public class Runs {
 
     /** Everything reported in a run, in the order in which it came in. */
     public List<RunEvent> eventsOf(Run run) {
-        return events.findAllByRunIdOrderBySeq(run.id()).stream()
-                .map(EventRow::event)
-                .toList();
+        return happened.computeIfAbsent(
+                run.id(),
+                k -> events.findAllByRunIdOrderBySeq(k).stream()
+                        .map(EventRow::event)
+                        .toList());
     }
 
     /**
@@ -300,14 +330,13 @@ public class Runs {
     public Standing report(long jobId, RunEvent event, String account) {
         synchronized (lock(jobId)) {
             Run run = open(jobId).orElseThrow(() -> new NotPossible("No run is on. Begin one in the chair."));
-            if (events.existsByRunIdAndEventId(run.id(), event.id())) {
-                return standing(run);
-            }
             Standing before = standing(run);
+            if (before.happened().stream().anyMatch(e -> e.id().equals(event.id()))) {
+                return before;
+            }
             RunEvent checked = Legal.check(event, before, trade);
-            return transaction.execute(t -> {
-                store(run, checked, account);
-                Standing after = changedBy(checked, before);
+            Standing done = transaction.execute(t -> {
+                Standing after = changedBy(checked, before, account);
                 if (checked.type() == Type.FINISH || checked.type() == Type.SKIP || checked.type() == Type.BACK) {
                     after = startNext(after, checked, account);
                 }
@@ -315,25 +344,28 @@ public class Runs {
                     run.end(checked.at());
                 }
                 run.stand(mapper.writeValueAsString(after.schedule()), after.trouble());
-                Run stored = runs.saveAndFlush(run);
-                List<String> moves =
-                        Moves.between(after.plan(), before.schedule(), after.schedule(), after.state());
-                return new Standing(
-                        stored, after.plan(), after.changes(), after.state(), after.schedule(), after.trouble(), moves);
+                return after.on(runs.saveAndFlush(run))
+                        .saying(Moves.between(after.plan(), before.schedule(), after.schedule(), after.state()))
+                        .readyBefore(before.schedule().ready());
             });
+            happened.put(run.id(), done.happened());
+            return done;
         }
     }
 
     /** The run after this event; refused where what has begun would no longer be a part of it. */
-    private Standing changedBy(RunEvent event, Standing before) {
-        RunState state = RunState.of(eventsOf(before.run()));
+    private Standing changedBy(RunEvent event, Standing before, String account) {
+        events.saveAndFlush(new EventRow(before.run().id(), event, account));
+        List<RunEvent> all = new ArrayList<>(before.happened());
+        all.add(event);
+        RunState state = RunState.of(all);
         Made now = carriedOut(before.run(), state);
         if (STRUCTURAL.contains(event.type()) && !RunLevers.keepsWhatHasBegun(now.plan(), state)) {
             made.remove(before.run().id());
             throw new NotPossible("It has begun already and stays as it is.");
         }
         return again(
-                new Standing(before.run(), now.plan(), now.changes(), state, before.schedule(), "", List.of()),
+                new Standing(before.run(), List.copyOf(all), now.plan(), now.changes(), state, before.schedule()),
                 later(event.at(), now(before.run())));
     }
 
@@ -341,14 +373,9 @@ public class Runs {
         return a.isAfter(b) ? a : b;
     }
 
-    private void store(Run run, RunEvent event, String account) {
-        events.saveAndFlush(new EventRow(run.id(), event, account));
-    }
-
     private Standing again(Standing was, LocalDateTime now) {
         Chair.Again again = new Chair(was.plan(), was.state()).planAgain(plans.live(), was.schedule(), now);
-        return new Standing(
-                was.run(), was.plan(), was.changes(), was.state(), again.schedule(), again.trouble(), List.of());
+        return was.planned(again.schedule(), again.trouble());
     }
 
     /** The next step of the same hands begins by itself when nothing keeps it. */
@@ -369,9 +396,7 @@ public class Runs {
             }
             Placed next = ahead.get(0);
             if (next.start() <= second + AT_ONCE && !restBefore(result, next)) {
-                RunEvent start = after.andStart(worker.id(), next.task(), next.mode());
-                store(now.run(), start, account);
-                result = changedBy(start, result);
+                result = changedBy(after.andStart(worker.id(), next.task(), next.mode()), result, account);
             }
         }
         return result;
@@ -385,11 +410,11 @@ public class Runs {
     }
 
     /** Stores a run that followed this plan and is over; for runs that were not held here. */
-    public void storeFinished(Job job, Plan plan, List<RunEvent> happened, String account) {
+    public void storeFinished(Job job, Plan plan, List<RunEvent> reports, String account) {
         transaction.executeWithoutResult(t -> {
             Run run = seat(job, new Base(job.look(), plan.brief(), plan), account, 0);
-            happened.forEach(e -> store(run, e, account));
-            run.end(happened.get(happened.size() - 1).at());
+            reports.forEach(e -> events.saveAndFlush(new EventRow(run.id(), e, account)));
+            run.end(reports.get(reports.size() - 1).at());
         });
     }
 

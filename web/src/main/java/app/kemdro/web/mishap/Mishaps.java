@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
 
@@ -62,6 +63,12 @@ class Mishaps {
                 model,
                 "Somebody was quicker.",
                 "The job was changed on another screen a moment ago. Go back, look at it, and change it again.");
+    }
+
+    /** A screen that listened has gone; there is nobody to tell. */
+    @ExceptionHandler(AsyncRequestNotUsableException.class)
+    void gone(AsyncRequestNotUsableException e) {
+        LOG.debug("A screen has gone", e);
     }
 
     @ExceptionHandler(Exception.class)

@@ -1,0 +1,181 @@
+package app.kemdro.bench;
+
+import java.io.IOException;
+import java.net.http.HttpResponse;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Ten chairs that are pressed and two hundred boards that listen, on a running demo on the same machine. */
+public final class LiveBench {
+    private static final int CHAIRS = 10;
+    private static final int WATCHERS = 200;
+    private static final int PRESSES = 30;
+    private static final int PAUSE_MS = 3000;
+    private static final Pattern NOTE = Pattern.compile("mark-([0-9a-f-]{36})");
+
+    private LiveBench() {}
+
+    /** Takes the address of a running demo. */
+    public static void main(String[] arguments) throws Exception {
+        String base = arguments[0];
+        Visitor lead = new Visitor(base).signIn();
+        List<Long> jobs = jobs(lead);
+        Map<String, Long> pressed = new ConcurrentHashMap<>();
+        ConcurrentLinkedQueue<Double> answers = new ConcurrentLinkedQueue<>();
+        ConcurrentLinkedQueue<Double> seen = new ConcurrentLinkedQueue<>();
+        AtomicInteger boards = new AtomicInteger();
+        AtomicInteger errors = new AtomicInteger();
+        List<Thread> all = new ArrayList<>();
+        for (long job : jobs) {
+            lead.post("/jobs/" + job + "/chair/begin", "application/x-www-form-urlencoded", "");
+            all.add(background(() -> lead.listen("/jobs/" + job + "/chair/stream", l -> heard(l, pressed, seen))));
+        }
+        String board = board(lead, jobs);
+        CountDownLatch listening = new CountDownLatch(WATCHERS);
+        for (int k = 0; k < WATCHERS; k++) {
+            Visitor watcher = new Visitor(base);
+            String path = board.split(" ")[k % CHAIRS] + "/stream";
+            AtomicInteger first = new AtomicInteger();
+            all.add(background(() -> watcher.listen(path, l -> {
+                if (l.startsWith("data:")) {
+                    if (first.getAndIncrement() == 0) {
+                        listening.countDown();
+                    } else {
+                        boards.incrementAndGet();
+                    }
+                }
+            })));
+        }
+        listening.await(60, TimeUnit.SECONDS);
+        System.out.printf("%d of %d boards listen%n", WATCHERS - listening.getCount(), WATCHERS);
+        List<Thread> pressing = new ArrayList<>();
+        for (long job : jobs) {
+            pressing.add(background(() -> press(new Visitor(base).signIn(), job, pressed, answers, errors)));
+        }
+        for (Thread t : pressing) {
+            t.join();
+        }
+        Thread.sleep(1000);
+        print("press to answer", answers);
+        print("press to another screen", seen);
+        System.out.printf(
+                "%d presses, %d answers of boards, %d errors%n", CHAIRS * PRESSES, boards.get(), errors.get());
+        System.exit(0);
+    }
+
+    /** Copies of the bell-founder. */
+    private static List<Long> jobs(Visitor lead) throws IOException, InterruptedException {
+        List<Long> jobs = new ArrayList<>();
+        for (int k = 0; k < CHAIRS; k++) {
+            HttpResponse<String> made = lead.post("/jobs/2/again", "application/x-www-form-urlencoded", "");
+            Matcher id = Pattern.compile("/jobs/(\\d+)/")
+                    .matcher(made.headers().firstValue("Location").orElse(""));
+            if (!id.find()) {
+                throw new IllegalStateException("No job was made: " + made.statusCode());
+            }
+            jobs.add(Long.parseLong(id.group(1)));
+        }
+        return jobs;
+    }
+
+    private static String board(Visitor lead, List<Long> jobs) throws IOException, InterruptedException {
+        List<String> boards = new ArrayList<>();
+        for (long job : jobs) {
+            lead.post("/jobs/" + job + "/floor", "application/x-www-form-urlencoded", "");
+            Matcher secret = Pattern.compile("/board/[0-9a-f]{32}").matcher(lead.get("/jobs/" + job + "/floor"));
+            if (!secret.find()) {
+                throw new IllegalStateException("No board was made");
+            }
+            boards.add(secret.group());
+        }
+        return String.join(" ", boards);
+    }
+
+    private static void heard(String line, Map<String, Long> pressed, ConcurrentLinkedQueue<Double> seen) {
+        Matcher mark = NOTE.matcher(line);
+        while (mark.find()) {
+            Long from = pressed.remove(mark.group(1));
+            if (from != null) {
+                seen.add((System.nanoTime() - from) / 1e6);
+            }
+        }
+    }
+
+    /** Real work is pressed: a step is begun and ended, minutes are added and taken back. */
+    private static void press(
+            Visitor hands,
+            long job,
+            Map<String, Long> pressed,
+            ConcurrentLinkedQueue<Double> answers,
+            AtomicInteger errors)
+            throws IOException, InterruptedException {
+        Pattern upcoming = Pattern.compile(
+                "\"name\":\"Ines\".*?\"running\":(null|\\{\"step\":\"([^\"]+)\").*?\"upcoming\":(null|\\{\"step\":\"([^\"]+)\")");
+        Random dice = new Random(job);
+        for (int k = 0; k < PRESSES; k++) {
+            String state = hands.get("/jobs/" + job + "/chair/state");
+            Matcher now = upcoming.matcher(state);
+            String type = "NOTE";
+            String step = "";
+            if (now.find()) {
+                type = now.group(2) != null ? "FINISH" : now.group(4) != null ? "START" : "NOTE";
+                step = now.group(2) != null ? now.group(2) : now.group(4) != null ? now.group(4) : "";
+            }
+            String id = UUID.randomUUID().toString();
+            String body = "{\"id\":\"mark-%s\",\"device\":\"mark-%s\",\"type\":\"%s\",\"hands\":\"Ines\",\"step\":\"%s\",\"text\":\"press\"}"
+                    .formatted(id, "bench", type, step);
+            long from = System.nanoTime();
+            pressed.put(id, from);
+            var answer = hands.post("/jobs/" + job + "/chair/events", "application/json", body);
+            answers.add((System.nanoTime() - from) / 1e6);
+            if (answer.statusCode() >= 500) {
+                errors.incrementAndGet();
+            }
+            // nobody presses in step with the others
+            Thread.sleep(PAUSE_MS / 2 + dice.nextInt(PAUSE_MS));
+        }
+    }
+
+    private interface Work {
+        void run() throws IOException, InterruptedException;
+    }
+
+    private static Thread background(Work work) {
+        Thread thread = new Thread(() -> {
+            try {
+                work.run();
+            } catch (IOException | InterruptedException e) {
+                Thread.currentThread().interrupt();
+            }
+        });
+        thread.setDaemon(true);
+        thread.start();
+        return thread;
+    }
+
+    private static void print(String what, ConcurrentLinkedQueue<Double> times) {
+        double[] sorted = times.stream().mapToDouble(Double::doubleValue).sorted().toArray();
+        if (sorted.length == 0) {
+            System.out.println(what + ": nothing measured");
+            return;
+        }
+        System.out.printf(
+                "%-26s median %6.1f ms, 19 of 20 under %6.1f ms, longest %6.1f ms (%d)%n",
+                what,
+                sorted[sorted.length / 2],
+                sorted[sorted.length * 19 / 20],
+                sorted[sorted.length - 1],
+                sorted.length);
+    }
+}

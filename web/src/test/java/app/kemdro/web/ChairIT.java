@@ -1,0 +1,254 @@
+package app.kemdro.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.kemdro.web.account.DemoAccounts;
+import app.kemdro.web.job.Job;
+import app.kemdro.web.job.Jobs;
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** The chair in real browsers, two at once: what one presses, the other shows; what is cut off is kept. */
+@DemoTest
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class ChairIT {
+    @LocalServerPort
+    private int port;
+
+    @Autowired
+    private TestClock clock;
+
+    @Autowired
+    private Jobs jobs;
+
+    private Playwright playwright;
+    private Browser browser;
+    private final List<BrowserContext> contexts = new ArrayList<>();
+    private long job;
+
+    @BeforeAll
+    void launch() {
+        playwright = Playwright.create();
+        browser = playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(
+                                Path.of(System.getenv().getOrDefault("KEMDRO_CHROMIUM", "/usr/bin/chromium")))
+                        .setArgs(List.of(
+                                "--no-sandbox",
+                                "--disable-gpu",
+                                "--disable-quic",
+                                "--no-first-run",
+                                "--disable-background-networking",
+                                "--disable-component-update",
+                                "--disable-sync")));
+    }
+
+    @AfterAll
+    void close() {
+        playwright.close();
+    }
+
+    @BeforeEach
+    void aJobOfItsOwn() {
+        Job from = jobs.byCall().stream()
+                .filter(j -> j.title().equals("Orrin Vask"))
+                .findFirst()
+                .orElseThrow();
+        Job copy = new Job("In the chair", "", "", from.brief());
+        copy.setLook(from.look());
+        job = jobs.add(copy).id();
+    }
+
+    @AfterEach
+    void leave() {
+        contexts.forEach(BrowserContext::close);
+        contexts.clear();
+    }
+
+    private Page screen(String who, int width, int height) {
+        BrowserContext context =
+                browser.newContext(new Browser.NewContextOptions().setViewportSize(width, height));
+        contexts.add(context);
+        Page page = context.newPage();
+        page.navigate("http://127.0.0.1:" + port + "/sign-in");
+        page.locator("input[name=username]").first().fill(who);
+        page.locator("input[name=password]").first().fill(DemoAccounts.PASSWORD);
+        page.locator("button.go").click();
+        page.waitForURL("**/shelf");
+        return page;
+    }
+
+    private void go(Page page, String path) {
+        page.navigate("http://127.0.0.1:" + port + path);
+        page.waitForSelector("html[data-alive]");
+    }
+
+    private static void accessible(Page page, String what) {
+        List<Rule> serious = new AxeBuilder(page)
+                        .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
+                        .analyze()
+                        .getViolations()
+                        .stream()
+                        .filter(v -> List.of("serious", "critical").contains(v.getImpact()))
+                        .toList();
+        assertThat(serious)
+                .as(what + ": "
+                        + serious.stream()
+                                .map(v -> v.getId() + " " + v.getNodes().get(0).getHtml())
+                                .toList())
+                .isEmpty();
+    }
+
+    private Page[] twoScreens() {
+        Page tablet = screen("ines", 1280, 800);
+        go(tablet, "/jobs/" + job + "/chair");
+        tablet.locator("button.go").click();
+        tablet.waitForSelector(".c-hand");
+        Page phone = screen("pell", 390, 844);
+        go(phone, "/jobs/" + job + "/chair");
+        phone.waitForSelector(".c-hand");
+        return new Page[] {tablet, phone};
+    }
+
+    @Test
+    void whatOneScreenPressesTheOtherShowsAndHandsAreDrivenByOne() {
+        Page[] two = twoScreens();
+        two[0].keyboard().press("Space");
+        assertThat(two[0].locator(".c-keys .done")).containsText("done");
+        assertThat(two[1].locator(".c-hand.mine .c-who span")).containsText("now");
+        assertThat(two[1].locator(".c-keys .done")).containsText("drive these hands");
+        two[1].keyboard().press("Space");
+        assertThat(two[1].locator(".c-keys .done")).containsText("done");
+        assertThat(two[0].locator(".c-keys .done")).containsText("drive these hands");
+        clock.pass(Duration.ofMinutes(1));
+        two[1].keyboard().press("Space");
+        assertThat(two[0].locator("[data-c=progress]")).containsText("1 of");
+        accessible(two[0], "chair");
+        accessible(two[1], "chair on a phone");
+    }
+
+    @Test
+    void aScreenThatIsCutOffKeepsItsPressesAndDeliversThemOnce() {
+        Page[] two = twoScreens();
+        Page tablet = two[0];
+        tablet.keyboard().press("Space");
+        assertThat(tablet.locator(".c-keys .done")).containsText("done");
+        contexts.get(0).setOffline(true);
+        tablet.keyboard().press("Space");
+        assertThat(tablet.locator("[data-c=lost]")).containsText("1 press is kept");
+        assertThat(tablet.locator(".c-keys .done")).containsText("begin");
+        tablet.keyboard().press("Space");
+        assertThat(tablet.locator("[data-c=lost]")).containsText("2 presses are kept");
+        accessible(tablet, "chair cut off");
+        assertThat(two[1].locator("[data-c=progress]")).containsText("0 of");
+        contexts.get(0).setOffline(false);
+        tablet.locator("[data-c=retry]").click();
+        assertThat(tablet.locator("[data-c=lost]")).isHidden();
+        assertThat(two[1].locator("[data-c=progress]")).containsText("1 of");
+        tablet.reload();
+        tablet.waitForSelector(".c-hand");
+        assertThat(tablet.locator("[data-c=progress]")).containsText("1 of");
+        assertThat(tablet.locator(".c-keys .done")).containsText("done");
+    }
+
+    @Test
+    void troubleHandsAndReactionsAreReportedWithKeysAlone() {
+        Page tablet = twoScreens()[0];
+        tablet.keyboard().press("h");
+        assertThat(tablet.locator("#ask h2")).hasText("Hands");
+        tablet.keyboard().press("3");
+        tablet.locator("[data-c=askinput]").fill("Marit");
+        tablet.keyboard().press("Enter");
+        assertThat(tablet.locator(".c-hand")).hasCount(3);
+        accessible(tablet, "three pairs of hands");
+        tablet.keyboard().press("l");
+        assertThat(tablet.locator("#ask h2")).hasText("What went wrong?");
+        accessible(tablet, "what went wrong");
+        tablet.locator(".c-choices button", new Page.LocatorOptions().setHasText("Skin reacts")).click();
+        tablet.locator("[data-c=askinput]").fill("left cheek, redness");
+        tablet.keyboard().press("Enter");
+        assertThat(tablet.locator(".c-notice.stop")).containsText("Skin reacts");
+        accessible(tablet, "a reaction");
+        tablet.keyboard().press("Space");
+        assertThat(tablet.locator(".c-notice.stop")).hasCount(0);
+    }
+
+    @Test
+    void leversAreOfferedWhenTheCallIsInDangerAndTheBoardFollows() {
+        Page tablet = twoScreens()[0];
+        go(contexts.get(1).pages().get(0), "/jobs/" + job + "/chair");
+        Page lead = contexts.get(0).newPage();
+        go(lead, "/jobs/" + job + "/floor");
+        lead.locator("form button.go").click();
+        String board = lead.locator(".floorlinks a").first().getAttribute("href");
+        BrowserContext stranger = browser.newContext(new Browser.NewContextOptions().setViewportSize(390, 844));
+        contexts.add(stranger);
+        Page floor = stranger.newPage();
+        go(floor, board);
+        assertThat(floor.locator("[data-b=hand]")).containsText("in hand");
+        accessible(floor, "board on a phone");
+        tablet.keyboard().press("Space");
+        assertThat(tablet.locator(".c-keys .done")).containsText("done");
+        for (int k = 0; k < 12; k++) {
+            tablet.keyboard().press("a");
+            tablet.waitForTimeout(120);
+        }
+        assertThat(tablet.locator(".c-levers")).containsText("These bring minutes back");
+        assertThat(floor.locator("[data-b=hand]")).containsText("late");
+        accessible(tablet, "chair in danger");
+        lead.locator(".floorlinks button").click();
+        floor.reload();
+        assertThat(floor.locator("h1")).containsText("closed");
+    }
+
+    @Test
+    void thePedalIsSpaceOnTheScreenThatDrives() {
+        Page[] two = twoScreens();
+        Page pedal = contexts.get(1).newPage();
+        go(pedal, "/jobs/" + job + "/chair/pedal");
+        accessible(pedal, "pedal");
+        two[0].keyboard().press("Space");
+        assertThat(two[0].locator(".c-keys .done")).containsText("done");
+        clock.pass(Duration.ofMinutes(1));
+        pedal.locator(".tread").first().click();
+        assertThat(two[0].locator("[data-c=progress]")).containsText("1 of");
+    }
+
+    @Test
+    void aRehearsalIsWatchedAndReviewed() {
+        Page tablet = screen("ines", 1280, 800);
+        go(tablet, "/jobs/" + job + "/chair");
+        tablet.locator("button[name=pace]").click();
+        tablet.waitForSelector(".c-hand");
+        assertThat(tablet.locator("[data-c=rehearsal]")).isVisible();
+        tablet.locator(".c-pace button[value='120']").click();
+        for (int k = 0; k < 20; k++) {
+            clock.pass(Duration.ofSeconds(1));
+            tablet.waitForTimeout(100);
+        }
+        assertThat(tablet.locator("[data-c=progress]")).not().containsText(" 0 of");
+        accessible(tablet, "rehearsal");
+        go(tablet, "/jobs/" + job + "/chair/review");
+        assertThat(tablet.locator(".review")).containsText("Where minutes went");
+        accessible(tablet, "review");
+    }
+}
