@@ -41,7 +41,8 @@ public final class CrashBench {
     private static void check(Visitor hands, Path file) throws IOException, InterruptedException {
         String kept = hands.get("/jobs/3/export.json");
         List<String> acknowledged = Files.exists(file) ? Files.readAllLines(file) : List.of();
-        List<String> lost = acknowledged.stream().filter(id -> !kept.contains(id)).toList();
+        List<String> lost =
+                acknowledged.stream().filter(id -> !kept.contains(id)).toList();
         boolean goesOn = hands.get("/jobs/3/chair/state").contains("\"ended\":false");
         System.out.printf(
                 "%d acknowledged so far, %d lost, the run %s%n",

@@ -3,7 +3,6 @@ package app.kemdro.bench;
 import java.io.IOException;
 import java.net.http.HttpResponse;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -133,8 +132,9 @@ public final class LiveBench {
                 step = now.group(2) != null ? now.group(2) : now.group(4) != null ? now.group(4) : "";
             }
             String id = UUID.randomUUID().toString();
-            String body = "{\"id\":\"mark-%s\",\"device\":\"mark-%s\",\"type\":\"%s\",\"hands\":\"Ines\",\"step\":\"%s\",\"text\":\"press\"}"
-                    .formatted(id, "bench", type, step);
+            String body =
+                    "{\"id\":\"mark-%s\",\"device\":\"mark-%s\",\"type\":\"%s\",\"hands\":\"Ines\",\"step\":\"%s\",\"text\":\"press\"}"
+                            .formatted(id, "bench", type, step);
             long from = System.nanoTime();
             pressed.put(id, from);
             var answer = hands.post("/jobs/" + job + "/chair/events", "application/json", body);
@@ -165,7 +165,8 @@ public final class LiveBench {
     }
 
     private static void print(String what, ConcurrentLinkedQueue<Double> times) {
-        double[] sorted = times.stream().mapToDouble(Double::doubleValue).sorted().toArray();
+        double[] sorted =
+                times.stream().mapToDouble(Double::doubleValue).sorted().toArray();
         if (sorted.length == 0) {
             System.out.println(what + ": nothing measured");
             return;

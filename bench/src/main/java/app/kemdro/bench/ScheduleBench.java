@@ -73,10 +73,12 @@ public final class ScheduleBench {
                 steps, hands, p.schedule().ready() / 60, firstMillis, planned.ready() / 60, millis(from));
         for (double asked : seconds) {
             from = System.nanoTime();
-            Proof proof = PROVER.prove(network, Optional.of(planned), Duration.ofMillis((long) (asked * 1000)), () -> false);
+            Proof proof =
+                    PROVER.prove(network, Optional.of(planned), Duration.ofMillis((long) (asked * 1000)), () -> false);
             double took = millis(from);
             from = System.nanoTime();
-            Proof plain = PROVER.prove(network, Optional.empty(), Duration.ofMillis((long) (asked * 1000)), () -> false);
+            Proof plain =
+                    PROVER.prove(network, Optional.empty(), Duration.ofMillis((long) (asked * 1000)), () -> false);
             double plainTook = millis(from);
             Schedule found = proof.schedule().orElse(planned);
             System.out.printf(

@@ -75,10 +75,8 @@ final class Visitor {
 
     /** Listens to a stream of events until it ends; each line is handed on. */
     void listen(String path, Consumer<String> line) throws IOException, InterruptedException {
-        var answer = http.send(
-                HttpRequest.newBuilder(URI.create(base + path)).build(), BodyHandlers.ofInputStream());
-        try (BufferedReader lines =
-                new BufferedReader(new InputStreamReader(answer.body(), StandardCharsets.UTF_8))) {
+        var answer = http.send(HttpRequest.newBuilder(URI.create(base + path)).build(), BodyHandlers.ofInputStream());
+        try (BufferedReader lines = new BufferedReader(new InputStreamReader(answer.body(), StandardCharsets.UTF_8))) {
             String next = lines.readLine();
             while (next != null) {
                 line.accept(next);

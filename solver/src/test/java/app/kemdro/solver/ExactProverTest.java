@@ -3,7 +3,6 @@ package app.kemdro.solver;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.kemdro.core.schedule.BreakRule;
-import app.kemdro.core.schedule.Lag;
 import app.kemdro.core.schedule.Networks;
 import app.kemdro.core.schedule.Outcome;
 import app.kemdro.core.schedule.Planner;
@@ -18,7 +17,6 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;

@@ -20,8 +20,8 @@ public record JobShop(String name, int optimum, TaskNetwork network) {
             String[] head = lines.get(at).trim().split("\\s+");
             if (head[0].equals("instance") && head[1].matches(names)) {
                 int jobs = Integer.parseInt(head[3]);
-                shops.add(new JobShop(
-                        head[1], Integer.parseInt(head[7]), network(lines.subList(at + 1, at + 1 + jobs))));
+                shops.add(
+                        new JobShop(head[1], Integer.parseInt(head[7]), network(lines.subList(at + 1, at + 1 + jobs))));
             }
         }
         return shops;

@@ -85,8 +85,7 @@ class ChairIT {
     }
 
     private Page screen(String who, int width, int height) {
-        BrowserContext context =
-                browser.newContext(new Browser.NewContextOptions().setViewportSize(width, height));
+        BrowserContext context = browser.newContext(new Browser.NewContextOptions().setViewportSize(width, height));
         contexts.add(context);
         Page page = context.newPage();
         page.navigate("http://127.0.0.1:" + port + "/sign-in");
@@ -183,7 +182,8 @@ class ChairIT {
         tablet.keyboard().press("l");
         assertThat(tablet.locator("#ask h2")).hasText("What went wrong?");
         accessible(tablet, "what went wrong");
-        tablet.locator(".c-choices button", new Page.LocatorOptions().setHasText("Skin reacts")).click();
+        tablet.locator(".c-choices button", new Page.LocatorOptions().setHasText("Skin reacts"))
+                .click();
         tablet.locator("[data-c=askinput]").fill("left cheek, redness");
         tablet.keyboard().press("Enter");
         assertThat(tablet.locator(".c-notice.stop")).containsText("Skin reacts");

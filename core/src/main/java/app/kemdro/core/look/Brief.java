@@ -44,7 +44,17 @@ public record Brief(
             Set<String> costumeCovers,
             int costumeMinutes,
             boolean selfApplied) {
-        this(call, chairIn, performer, crew, room, costumeCovers, costumeMinutes, selfApplied, Purpose.USUAL, Breaks.USUAL);
+        this(
+                call,
+                chairIn,
+                performer,
+                crew,
+                room,
+                costumeCovers,
+                costumeMinutes,
+                selfApplied,
+                Purpose.USUAL,
+                Breaks.USUAL);
     }
 
     /** The same so much later: call, chair-in and the crew's hours move together. */
@@ -71,17 +81,28 @@ public record Brief(
     /** The same with this chair-in. */
     public Brief seated(LocalDateTime at) {
         return new Brief(
-                call, Optional.of(at), performer, crew, room, costumeCovers, costumeMinutes, selfApplied, purpose, breaks);
+                call,
+                Optional.of(at),
+                performer,
+                crew,
+                room,
+                costumeCovers,
+                costumeMinutes,
+                selfApplied,
+                purpose,
+                breaks);
     }
 
     /** The same with other hands. */
     public Brief with(List<Hands> others) {
-        return new Brief(call, chairIn, performer, others, room, costumeCovers, costumeMinutes, selfApplied, purpose, breaks);
+        return new Brief(
+                call, chairIn, performer, others, room, costumeCovers, costumeMinutes, selfApplied, purpose, breaks);
     }
 
     /** The same in another room. */
     public Brief in(Room other) {
-        return new Brief(call, chairIn, performer, crew, other, costumeCovers, costumeMinutes, selfApplied, purpose, breaks);
+        return new Brief(
+                call, chairIn, performer, crew, other, costumeCovers, costumeMinutes, selfApplied, purpose, breaks);
     }
 
     /**

@@ -21,7 +21,13 @@ public final class Trade {
     private final List<Repair> repairs;
     private final Map<String, List<Technique>> implied = new HashMap<>();
 
-    Trade(Body body, Materials materials, List<Technique> techniques, List<Rule> rules, Strata strata, List<Repair> repairs) {
+    Trade(
+            Body body,
+            Materials materials,
+            List<Technique> techniques,
+            List<Rule> rules,
+            Strata strata,
+            List<Repair> repairs) {
         this.repairs = List.copyOf(repairs);
         this.body = body;
         this.materials = materials;

@@ -168,10 +168,7 @@ public final class Levers {
         List<Hands> crew = new ArrayList<>(brief.crew());
         crew.add(new Hands("Another pair of hands", Skill.ASSISTANT, first.from(), first.until()));
         return List.of(new Measure(
-                "Another pair of hands",
-                "Two at one face must agree on who leads.",
-                look,
-                brief.with(crew)));
+                "Another pair of hands", "Two at one face must agree on who leads.", look, brief.with(crew)));
     }
 
     private static List<Measure> dryer(Look look, Brief brief) {

@@ -81,7 +81,9 @@ public final class LookPlanner {
     public Planning plan(Look look, Brief brief, Optional<Schedule> before) {
         Planning planning = asWished(look, brief, before);
         return planning instanceof Planning.Refused refused && !look.wishes().isEmpty()
-                ? clash(look, brief).<Planning>map(w -> clashing(w, look, brief)).orElse(refused)
+                ? clash(look, brief)
+                        .<Planning>map(w -> clashing(w, look, brief))
+                        .orElse(refused)
                 : planning;
     }
 
@@ -118,8 +120,11 @@ public final class LookPlanner {
                 ? " " + r.problems().get(0).what()
                 : "";
         Problem problem = clash.size() == 1
-                ? Problem.stop("This wish cannot be kept: " + said + "." + why, "Drop it, or wish for another time or other hands.")
-                : Problem.stop("These wishes cannot all be kept: " + said + "." + why, "Drop one of them; any one will do.");
+                ? Problem.stop(
+                        "This wish cannot be kept: " + said + "." + why,
+                        "Drop it, or wish for another time or other hands.")
+                : Problem.stop(
+                        "These wishes cannot all be kept: " + said + "." + why, "Drop one of them; any one will do.");
         return new Planning.Refused(List.of(problem), clash);
     }
 
@@ -152,7 +157,9 @@ public final class LookPlanner {
      */
     public Planning keeping(Look look, Brief brief, Schedule before, String provenOf) {
         Draft draft = draft(look, brief);
-        Planning anew = draft.problems().isEmpty() ? schedule(draft, Optional.of(before)) : new Planning.Refused(draft.problems());
+        Planning anew = draft.problems().isEmpty()
+                ? schedule(draft, Optional.of(before))
+                : new Planning.Refused(draft.problems());
         if (anew instanceof Planning.Refused refused) {
             return look.wishes().isEmpty() ? refused : plan(look, brief, Optional.of(before));
         }
@@ -210,7 +217,8 @@ public final class LookPlanner {
         problems.addAll(composition.problems());
         List<Expanded> steps = problems.isEmpty() ? expand(composition, brief, problems) : List.of();
         List<Lag> lags = problems.isEmpty() ? new Precedence(trade, composition, steps).lags() : List.of();
-        Wishes wishes = new Wishes(look.wishes(), steps.stream().map(Expanded::step).toList(), brief);
+        Wishes wishes =
+                new Wishes(look.wishes(), steps.stream().map(Expanded::step).toList(), brief);
         problems.addAll(wishes.problems(steps));
         lags = Stream.concat(lags.stream(), wishes.lags().stream()).toList();
         Map<String, Stack> stacks = problems.isEmpty() ? Layering.of(steps, lags, brief, trade, rules) : Map.of();
@@ -240,7 +248,8 @@ public final class LookPlanner {
 
     private Planning schedule(Draft draft, Optional<Schedule> before) {
         Brief brief = draft.brief();
-        TaskNetwork always = network(draft, h -> worker(h, 0, A_DAY), draft.wishes().handsOnly());
+        TaskNetwork always =
+                network(draft, h -> worker(h, 0, A_DAY), draft.wishes().handsOnly());
         Optional<Outcome> free = brief.chairIn().isPresent()
                 ? Optional.empty()
                 : Optional.of(planner.plan(always, Progress.NOTHING, before));
@@ -337,7 +346,8 @@ public final class LookPlanner {
     }
 
     private static Problem ringProblem(List<String> ring, List<PlannedStep> steps) {
-        List<String> titles = new ArrayList<>(ring.stream().map(id -> title(id, steps)).toList());
+        List<String> titles =
+                new ArrayList<>(ring.stream().map(id -> title(id, steps)).toList());
         if (titles.size() > MOST_NAMED) {
             List<String> between = titles.subList(2, titles.size() - 1);
             String more = between.size() + " more";

@@ -69,7 +69,8 @@ public final class Wishes {
         return kept.stream()
                 .filter(which)
                 .filter(w -> w.kind() != Wish.Kind.BEFORE)
-                .map(w -> pin(w, (int) Duration.between(chairIn, moment(w, brief)).getSeconds()))
+                .map(w ->
+                        pin(w, (int) Duration.between(chairIn, moment(w, brief)).getSeconds()))
                 .toList();
     }
 
@@ -90,8 +91,10 @@ public final class Wishes {
         List<Problem> problems = new ArrayList<>();
         for (Wish wish : kept) {
             all.stream()
-                    .filter(e -> wish.kind() == Wish.Kind.BY_HANDS && e.step().id().equals(wish.step()))
-                    .filter(e -> e.task().needs() == Needs.NOBODY || e.task().needs() == Needs.LEAD && !isLead(wish.to()))
+                    .filter(e ->
+                            wish.kind() == Wish.Kind.BY_HANDS && e.step().id().equals(wish.step()))
+                    .filter(e ->
+                            e.task().needs() == Needs.NOBODY || e.task().needs() == Needs.LEAD && !isLead(wish.to()))
                     .findFirst()
                     .ifPresent(e -> problems.add(Problem.stop(
                             e.task().needs() == Needs.NOBODY

@@ -96,7 +96,8 @@ public final class Chair {
         }
         List<Rest> rests = new ArrayList<>();
         for (RunState.Pause p : state.pauses()) {
-            int usual = p.expected() > 0 ? p.expected() : plan.network().breaks().length(rests.size());
+            int usual =
+                    p.expected() > 0 ? p.expected() : plan.network().breaks().length(rests.size());
             int end = p.until() == null ? Math.max(second(p.from()) + usual, second(now)) : second(p.until());
             rests.add(new Rest(second(p.from()), end));
         }
@@ -109,7 +110,8 @@ public final class Chair {
         int start = second(s.started());
         int end = s.status() == Status.DONE
                 ? second(s.ended())
-                : Math.max(start + length(task, mode, s) + s.addedSeconds() + paused(start, now), second(now) + AT_LEAST);
+                : Math.max(
+                        start + length(task, mode, s) + s.addedSeconds() + paused(start, now), second(now) + AT_LEAST);
         int settled = end + mode.settled();
         int usable = end + mode.usable();
         int closes = mode.closes() >= Mode.NEVER ? Mode.NEVER : end + mode.closes();

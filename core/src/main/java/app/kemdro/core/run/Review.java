@@ -62,7 +62,9 @@ public final class Review {
                 }
                 long gap = Duration.between(from, to).getSeconds();
                 long paused = state.pauses().stream()
-                        .filter(p -> p.until() != null && !p.from().isBefore(from) && !p.until().isAfter(to))
+                        .filter(p -> p.until() != null
+                                && !p.from().isBefore(from)
+                                && !p.until().isAfter(to))
                         .mapToLong(p -> Duration.between(p.from(), p.until()).getSeconds())
                         .sum();
                 seconds += (int) Math.max(0, gap - paused);
@@ -76,8 +78,7 @@ public final class Review {
     public static int took(Plan plan, RunState state) {
         return state.steps().values().stream()
                 .filter(s -> s.ended() != null)
-                .mapToInt(s -> (int)
-                        Duration.between(plan.chairIn(), s.ended()).getSeconds())
+                .mapToInt(s -> (int) Duration.between(plan.chairIn(), s.ended()).getSeconds())
                 .max()
                 .orElse(0);
     }
@@ -104,9 +105,11 @@ public final class Review {
                 plan.network().workers(),
                 plan.network().tools(),
                 plan.network().breaks());
-        Outcome outcome = planner.again(
-                plan.with(known), new Progress(0, List.of(), List.of(), dropped), asItWas(plan, state));
-        return outcome instanceof Outcome.Planned p ? OptionalInt.of(p.schedule().ready()) : OptionalInt.empty();
+        Outcome outcome =
+                planner.again(plan.with(known), new Progress(0, List.of(), List.of(), dropped), asItWas(plan, state));
+        return outcome instanceof Outcome.Planned p
+                ? OptionalInt.of(p.schedule().ready())
+                : OptionalInt.empty();
     }
 
     /** The order that was really followed. */
@@ -123,8 +126,9 @@ public final class Review {
         }
         List<Rest> rests = state.pauses().stream()
                 .filter(p -> p.until() != null)
-                .map(p -> new Rest((int) Duration.between(plan.chairIn(), p.from()).getSeconds(), (int)
-                        Duration.between(plan.chairIn(), p.until()).getSeconds()))
+                .map(p -> new Rest(
+                        (int) Duration.between(plan.chairIn(), p.from()).getSeconds(),
+                        (int) Duration.between(plan.chairIn(), p.until()).getSeconds()))
                 .toList();
         return new Schedule(placed, rests, took(plan, state), 0);
     }

@@ -40,8 +40,7 @@ public record RunEvent(
 
     /** The step that these hands begin by themselves because of this press. */
     public RunEvent andStart(String otherHands, String nextStep, int nextMode) {
-        return new RunEvent(
-                id + FOLLOWS + otherHands, at, otherHands, Type.START, nextStep, 0, nextMode, "", device);
+        return new RunEvent(id + FOLLOWS + otherHands, at, otherHands, Type.START, nextStep, 0, nextMode, "", device);
     }
 
     /** The id of the press this event came from; its own where it is a press. */

@@ -55,7 +55,8 @@ public final class RunLevers {
     public List<Lever> of(Standing now, LocalDateTime at) {
         int ready = again(now, now.plan(), at);
         List<Lever> found = new ArrayList<>();
-        for (Measure measure : levers.measures(now.changes().look(), now.changes().brief())) {
+        for (Measure measure :
+                levers.measures(now.changes().look(), now.changes().brief())) {
             weigh(measure, acts(measure, now.changes()), now, at, ready).ifPresent(found::add);
         }
         found.sort(Comparator.comparingInt(Lever::saved).reversed());
@@ -73,11 +74,12 @@ public final class RunLevers {
                 Lever other = best.get(b);
                 List<Act> acts = new ArrayList<>(one.acts());
                 acts.addAll(other.acts());
-                boolean apart = acts.stream().map(x -> x.type() + x.step()).distinct().count() == acts.size()
-                        && one.acts().stream()
-                                .noneMatch(x -> !x.step().isEmpty()
-                                        && other.acts().stream()
-                                                .anyMatch(y -> y.step().equals(x.step())));
+                boolean apart =
+                        acts.stream().map(x -> x.type() + x.step()).distinct().count() == acts.size()
+                                && one.acts().stream()
+                                        .noneMatch(x -> !x.step().isEmpty()
+                                                && other.acts().stream()
+                                                        .anyMatch(y -> y.step().equals(x.step())));
                 if (!apart) {
                     continue;
                 }
@@ -98,7 +100,11 @@ public final class RunLevers {
 
     private Optional<Lever> weigh(Measure measure, List<Act> acts, Standing now, LocalDateTime at, int ready) {
         Planning planning = planner.underWay(
-                measure.look(), measure.brief(), now.plan().chairIn(), now.changes().extras(), now.schedule());
+                measure.look(),
+                measure.brief(),
+                now.plan().chairIn(),
+                now.changes().extras(),
+                now.schedule());
         if (acts.isEmpty() || !(planning instanceof Planning.Done done)) {
             return Optional.empty();
         }
@@ -116,7 +122,8 @@ public final class RunLevers {
     public static boolean keepsWhatHasBegun(Plan plan, RunState state) {
         Set<String> ids = plan.steps().stream().map(PlannedStep::id).collect(Collectors.toSet());
         return state.steps().entrySet().stream()
-                .filter(s -> s.getValue().status() == Status.RUNNING || s.getValue().status() == Status.DONE)
+                .filter(s ->
+                        s.getValue().status() == Status.RUNNING || s.getValue().status() == Status.DONE)
                 .allMatch(s -> ids.contains(s.getKey()));
     }
 

@@ -36,8 +36,7 @@ public record RunState(
      * @param why what kind of event began it
      * @param expected how long it is expected to last, seconds; 0 for as long as the rule says
      */
-    public record Pause(
-            LocalDateTime from, @Nullable LocalDateTime until, Type why, int expected) {}
+    public record Pause(LocalDateTime from, @Nullable LocalDateTime until, Type why, int expected) {}
 
     /** What is not taken back with the key that takes back the last press. */
     private static final Set<Type> LASTING = EnumSet.of(Type.BEGIN, Type.NOTE, Type.PICTURE, Type.DRIVE, Type.ROOM);
@@ -72,8 +71,8 @@ public record RunState(
                     notes.add(e);
                 }
                 case LEAVE ->
-                    steps.replaceAll((id, s) ->
-                            s.status() == Status.RUNNING && s.hands().equals(e.hands()) ? s.putDown() : s);
+                    steps.replaceAll(
+                            (id, s) -> s.status() == Status.RUNNING && s.hands().equals(e.hands()) ? s.putDown() : s);
                 case DRIVE -> drivers.put(e.hands(), e.text());
                 case BACK -> endPause(pauses, e.at());
                 case NOTE, USED, PICTURE, TROUBLE -> notes.add(e);

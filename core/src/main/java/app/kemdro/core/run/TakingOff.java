@@ -36,9 +36,11 @@ public final class TakingOff {
     /** What comes off in which order. */
     public static List<Line> of(Plan plan, RunState state, Body body) {
         List<PlannedStep> laid = plan.steps().stream()
-                .filter(s -> begun(state, s) && s.material().map(m -> !m.remover().isEmpty()).orElse(false)
+                .filter(s -> begun(state, s)
+                                && s.material().map(m -> !m.remover().isEmpty()).orElse(false)
                         || begun(state, s) && s.form().isPresent())
-                .sorted(Comparator.comparing((PlannedStep s) -> state.step(s.id()).started())
+                .sorted(Comparator.comparing(
+                                (PlannedStep s) -> state.step(s.id()).started())
                         .reversed())
                 .toList();
         List<PlannedStep> gluesFirst = Stream.of(

@@ -17,7 +17,8 @@ public record BreakRule(int every, int length, int meal) {
 
     public BreakRule {
         if (every < 60 || length < 1 || meal < length) {
-            throw new IllegalArgumentException("Breaks come at least a minute apart, and a meal is no shorter than one");
+            throw new IllegalArgumentException(
+                    "Breaks come at least a minute apart, and a meal is no shorter than one");
         }
     }
 

@@ -163,7 +163,9 @@ public record Confidence(int[] ready, Map<String, Double> carries) {
                     restedAfter = last;
                 }
                 if (past[i]) {
-                    end[i] = p.end() <= now ? p.end() : Math.max(now, p.start() + (p.end() - p.start()) * chance(random, day));
+                    end[i] = p.end() <= now
+                            ? p.end()
+                            : Math.max(now, p.start() + (p.end() - p.start()) * chance(random, day));
                     waitedFor[i] = -1;
                     double over = end[i] + (workedInto[i] ? 0 : (p.settled() - p.end()) * room);
                     latest = Math.max(latest, end[i]);

@@ -9,4 +9,5 @@ import org.jspecify.annotations.Nullable;
  * @param until second by which it must have begun, or {@link Task.Mode#NEVER}
  * @param worker whose hands it takes, or none where anybody's who can
  */
-public record Pin(String task, int from, int until, @Nullable String worker) {}
+public record Pin(
+        String task, int from, int until, @Nullable String worker) {}

@@ -24,6 +24,7 @@ public final class Planner {
 
     /** What is ready no later than this after it was thought to be is looked at less hard, seconds. */
     private static final int AS_THOUGHT = 30;
+
     private static final int GRID = 60;
     private static final int SPARE = 240;
 
@@ -77,7 +78,9 @@ public final class Planner {
         int tries = underWay && late <= AS_THOUGHT ? attempts / 4 : attempts;
         Outcome found = new Search(layout, Math.max(1, tries * LARGE / Math.max(LARGE, layout.n))).run(before);
         int worth = underWay ? WORTH_A_CHANGE : 0;
-        return kept.isPresent() && !(found instanceof Planned p && p.schedule().ready() < kept.get().ready() - worth)
+        return kept.isPresent()
+                        && !(found instanceof Planned p
+                                && p.schedule().ready() < kept.get().ready() - worth)
                 ? new Planned(kept.get())
                 : found;
     }

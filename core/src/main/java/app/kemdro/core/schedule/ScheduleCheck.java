@@ -27,7 +27,9 @@ public final class ScheduleCheck {
         this.schedule = schedule;
         schedule.placed().forEach(p -> at.put(p.task(), p));
         progress.past().forEach(p -> past.add(p.task()));
-        network.lags().forEach(l -> lagsFrom.computeIfAbsent(l.from(), k -> new ArrayList<>()).add(l));
+        network.lags()
+                .forEach(l -> lagsFrom.computeIfAbsent(l.from(), k -> new ArrayList<>())
+                        .add(l));
         network.tasks().forEach(t -> touched.put(t.id(), touched(t)));
     }
 
@@ -256,7 +258,9 @@ public final class ScheduleCheck {
         for (int k = 0; k < rests.size() && fromTheStart; k++) {
             int length = rests.get(k).end() - rests.get(k).start();
             if (length < network.breaks().length(k)) {
-                wrong("break %d lasts %d s instead of %d", k + 1, length, network.breaks().length(k));
+                wrong(
+                        "break %d lasts %d s instead of %d",
+                        k + 1, length, network.breaks().length(k));
             }
         }
         for (Rest rest : rests) {

@@ -37,7 +37,9 @@ final class Shift {
         this.tasks = network.byId();
         this.toolFree = new int[network.tools()];
         before.placed().forEach(p -> was.put(p.task(), p));
-        network.lags().forEach(l -> lagsTo.computeIfAbsent(l.to(), k -> new ArrayList<>()).add(l));
+        network.lags()
+                .forEach(l ->
+                        lagsTo.computeIfAbsent(l.to(), k -> new ArrayList<>()).add(l));
     }
 
     /** The order with its new times; empty where steps are other ones or where it would not be sound any more. */
@@ -55,7 +57,9 @@ final class Shift {
         progress.dropped().forEach(needed::remove);
         progress.past().forEach(p -> needed.remove(p.task()));
         return was.keySet().containsAll(needed)
-                && needed.stream().allMatch(id -> tasks.get(id).modes().size() > was.get(id).mode());
+                && needed.stream()
+                        .allMatch(
+                                id -> tasks.get(id).modes().size() > was.get(id).mode());
     }
 
     private boolean move() {
@@ -166,7 +170,8 @@ final class Shift {
     }
 
     private boolean into(String from, String to) {
-        return lagsTo.getOrDefault(to, List.of()).stream().anyMatch(l -> l.into() && l.from().equals(from));
+        return lagsTo.getOrDefault(to, List.of()).stream()
+                .anyMatch(l -> l.into() && l.from().equals(from));
     }
 
     private Schedule schedule() {
@@ -178,6 +183,9 @@ final class Shift {
         }
         int last = lastEnd;
         return new Schedule(
-                placed, rests.stream().filter(r -> r.start() < last).toList(), ready, Math.min(ready, before.leastReady()));
+                placed,
+                rests.stream().filter(r -> r.start() < last).toList(),
+                ready,
+                Math.min(ready, before.leastReady()));
     }
 }

@@ -128,8 +128,13 @@ class TradeTest {
     private static void assertBroken(String techniques, String... says) {
         DataNode rules = DataNode.read("rules.yaml", new StringReader("[]"));
         DataNode file = DataNode.read("techniques.yaml", new StringReader(techniques));
-        var thrown = assertThatThrownBy(
-                        () -> TradeReader.read(Body.standard(), Materials.standard(), List.of(file), rules, strata(), DataNode.read("repairs.yaml", new StringReader("{}"))))
+        var thrown = assertThatThrownBy(() -> TradeReader.read(
+                        Body.standard(),
+                        Materials.standard(),
+                        List.of(file),
+                        rules,
+                        strata(),
+                        DataNode.read("repairs.yaml", new StringReader("{}"))))
                 .isInstanceOf(BrokenFile.class);
         for (String part : says) {
             thrown.hasMessageContaining(part);

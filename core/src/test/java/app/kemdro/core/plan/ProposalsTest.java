@@ -9,6 +9,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.kemdro.core.look.BareSkin;
 import app.kemdro.core.look.Brief;
+import app.kemdro.core.look.Brief.Breaks;
 import app.kemdro.core.look.Brief.Brows;
 import app.kemdro.core.look.Brief.Hair;
 import app.kemdro.core.look.Brief.Performer;
@@ -17,7 +18,6 @@ import app.kemdro.core.look.Brief.Room;
 import app.kemdro.core.look.Brief.Seen;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.plan.Proposals.Proposal;
-import app.kemdro.core.look.Brief.Breaks;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;

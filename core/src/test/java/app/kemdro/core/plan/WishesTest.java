@@ -20,8 +20,8 @@ import org.junit.jupiter.api.Test;
 
 class WishesTest {
     private static final Brief TWO = brief(lead("Ines"), assistant("Pell"));
-    private static final Look BROWS_AND_NECK = look(
-            entry("brow-powder-last", "brow-left", "brow-right"), entry("base-cream", "throat", "nape"));
+    private static final Look BROWS_AND_NECK =
+            look(entry("brow-powder-last", "brow-left", "brow-right"), entry("base-cream", "throat", "nape"));
 
     private static String step(Plan plan, String part) {
         return plan.steps().stream()
@@ -47,7 +47,8 @@ class WishesTest {
         String brow = step(free, "brow-powder-last");
         String neck = step(free, "base-cream");
         Plan first = sound(BROWS_AND_NECK.wishing(Wish.before(brow, neck)));
-        assertThat(at(first, neck).start()).isGreaterThanOrEqualTo(at(first, brow).end());
+        assertThat(at(first, neck).start())
+                .isGreaterThanOrEqualTo(at(first, brow).end());
         Plan last = sound(BROWS_AND_NECK.wishing(Wish.before(neck, brow)));
         assertThat(at(last, brow).start()).isGreaterThanOrEqualTo(at(last, neck).end());
     }
@@ -57,7 +58,8 @@ class WishesTest {
         Plan free = sound(BROWS_AND_NECK);
         String neck = step(free, "base-cream");
         for (String hands : List.of("Ines", "Pell")) {
-            assertThat(at(sound(BROWS_AND_NECK.wishing(Wish.by(neck, hands))), neck).worker())
+            assertThat(at(sound(BROWS_AND_NECK.wishing(Wish.by(neck, hands))), neck)
+                            .worker())
                     .isEqualTo(hands);
         }
     }
@@ -71,7 +73,8 @@ class WishesTest {
         assertThat(plan.clock(at(plan, neck).start())).isEqualTo(CALL.minusMinutes(5));
         Brief later = TWO.moved(java.time.Duration.ofHours(3));
         Plan moved = planned(wished, later);
-        assertThat(moved.clock(at(moved, neck).start())).isEqualTo(CALL.plusHours(3).minusMinutes(5));
+        assertThat(moved.clock(at(moved, neck).start()))
+                .isEqualTo(CALL.plusHours(3).minusMinutes(5));
     }
 
     /** Three wishes, of which two clash: only those two are named, whatever the third says. */
@@ -87,7 +90,9 @@ class WishesTest {
         Planning.Refused refused = (Planning.Refused) PLANNER.plan(torn, TWO);
         assertThat(refused.clash()).containsExactlyInAnyOrder(one, other);
         assertThat(refused.problems()).hasSize(1);
-        assertThat(refused.problems().get(0).what()).contains("cannot all be kept").contains("before");
+        assertThat(refused.problems().get(0).what())
+                .contains("cannot all be kept")
+                .contains("before");
         for (Wish dropped : refused.clash()) {
             List<Wish> rest =
                     torn.wishes().stream().filter(w -> !w.equals(dropped)).toList();
@@ -98,12 +103,17 @@ class WishesTest {
     @Test
     void aMomentBeforeWhatMustComeFirstIsRefusedWithTheMinutesItLacks() {
         Plan free = sound(BROWS_AND_NECK);
-        String last = free.schedule().placed().get(free.schedule().placed().size() - 1).task();
+        String last = free.schedule()
+                .placed()
+                .get(free.schedule().placed().size() - 1)
+                .task();
         Brief seated = TWO.seated(CALL.minusMinutes(60));
         Planning.Refused refused =
                 (Planning.Refused) PLANNER.plan(BROWS_AND_NECK.wishing(Wish.begunBy(last, 60)), seated);
         assertThat(refused.clash()).containsExactly(Wish.begunBy(last, 60));
-        assertThat(refused.problems().get(0).what()).contains("This wish cannot be kept").containsPattern("\\d+ min after that");
+        assertThat(refused.problems().get(0).what())
+                .contains("This wish cannot be kept")
+                .containsPattern("\\d+ min after that");
     }
 
     @Test

@@ -116,10 +116,26 @@ class ChairTest {
                     .orElseThrow();
             for (Placed p : standing.placed()) {
                 if (state.step(p.task()).status() == StepState.Status.RUNNING && p.end() <= next.start()) {
-                    events.add(new RunEvent("f" + p.task(), plan.clock(p.end()), String.valueOf(p.worker()), Type.FINISH, p.task(), 0, 0, ""));
+                    events.add(new RunEvent(
+                            "f" + p.task(),
+                            plan.clock(p.end()),
+                            String.valueOf(p.worker()),
+                            Type.FINISH,
+                            p.task(),
+                            0,
+                            0,
+                            ""));
                 }
             }
-            events.add(new RunEvent("s" + next.task(), plan.clock(next.start()), String.valueOf(next.worker()), Type.START, next.task(), 0, next.mode(), ""));
+            events.add(new RunEvent(
+                    "s" + next.task(),
+                    plan.clock(next.start()),
+                    String.valueOf(next.worker()),
+                    Type.START,
+                    next.task(),
+                    0,
+                    next.mode(),
+                    ""));
             RunState now = RunState.of(events);
             Schedule again = new Chair(plan, now)
                     .planAgain(Samples.PLANNER, standing, plan.clock(next.start()))
@@ -168,8 +184,8 @@ class ChairTest {
             now = next.start() + length;
             Chair chair = new Chair(plan, RunState.of(events));
             Progress progress = chair.progress(plan.clock(now));
-            standing = chair.planAgain(Samples.PLANNER, standing, plan.clock(now))
-                    .schedule();
+            standing =
+                    chair.planAgain(Samples.PLANNER, standing, plan.clock(now)).schedule();
             assertThat(ScheduleCheck.problems(plan.network(), progress, standing))
                     .as("after press " + k)
                     .isEmpty();

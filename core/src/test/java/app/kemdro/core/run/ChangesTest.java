@@ -35,7 +35,8 @@ class ChangesTest {
     private static void sound(Mornings m, int second) {
         Plan plan = m.plan();
         Progress progress = new Chair(plan, m.state()).progress(m.at(second));
-        assertThat(ScheduleCheck.problems(plan.network(), progress, m.rest(second))).isEmpty();
+        assertThat(ScheduleCheck.problems(plan.network(), progress, m.rest(second)))
+                .isEmpty();
     }
 
     /** The step of a piece that was pressed on first. */
@@ -96,9 +97,9 @@ class ChangesTest {
                 .filter(l -> l.from().equals(coat + "~1"))
                 .map(l -> l.to())
                 .toList();
-        assertThat(next).isNotEmpty().allSatisfy(n -> assertThat(
-                        m.rest(now).of(n).start())
-                .isGreaterThanOrEqualTo(again.end()));
+        assertThat(next)
+                .isNotEmpty()
+                .allSatisfy(n -> assertThat(m.rest(now).of(n).start()).isGreaterThanOrEqualTo(again.end()));
         sound(m, now);
     }
 
@@ -139,9 +140,7 @@ class ChangesTest {
         int before = ready(m, now);
         m.report(now, Type.AWAY, "", "", 900, "");
         assertThat(ready(m, now) - before).isBetween(100, 1000);
-        assertThat(m.rest(now).placed())
-                .filteredOn(p -> p.start() > now)
-                .allMatch(p -> p.start() >= now + 900);
+        assertThat(m.rest(now).placed()).filteredOn(p -> p.start() > now).allMatch(p -> p.start() >= now + 900);
         m.report(now + 300, Type.BACK, "", "", 0, "");
         assertThat(ready(m, now + 300)).isLessThan(before + 400);
     }

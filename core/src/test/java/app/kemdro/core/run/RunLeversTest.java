@@ -59,7 +59,8 @@ class RunLeversTest {
         Mornings m = morning();
         List<Lever> levers = LEVERS.of(m.standing(NOW), m.at(NOW));
         LEVERS.together(levers, m.standing(NOW), m.at(NOW))
-                .ifPresent(pair -> assertThat(pair.saved()).isGreaterThan(levers.get(1).saved()));
+                .ifPresent(pair ->
+                        assertThat(pair.saved()).isGreaterThan(levers.get(1).saved()));
     }
 
     @Test

@@ -51,7 +51,8 @@ class ConfidenceTest {
                 List.of(lag("long", "join", Lag.Kind.END), lag("short", "join", Lag.Kind.END)),
                 INES,
                 new Worker("Pell", true, 1, 0, 100_000));
-        Map<String, Double> carries = Confidence.of(network, plan(network), 4000).carries();
+        Map<String, Double> carries =
+                Confidence.of(network, plan(network), 4000).carries();
         assertThat(carries.get("join")).isEqualTo(1.0);
         assertThat(carries.get("long") + carries.get("short")).isCloseTo(1.0, within(1e-9));
         // the log of their ratio is normal with spread 0.18·√2, its mean ln(900/700): Φ(0.2513/0.2546) = 0.838

@@ -20,8 +20,8 @@ class CriticalTest {
     @Test
     void aTextbookNetworkHasItsCriticalPathAndItsSlack() {
         String[] activities = {
-            "A 2", "B 4 A", "C 10 B", "D 6 C", "E 4 C", "F 5 E", "G 7 D", "H 9 E G", "I 7 C", "J 8 F I", "K 4 J", "L 5 J",
-            "M 2 H", "N 6 K L"
+            "A 2", "B 4 A", "C 10 B", "D 6 C", "E 4 C", "F 5 E", "G 7 D", "H 9 E G", "I 7 C", "J 8 F I", "K 4 J",
+            "L 5 J", "M 2 H", "N 6 K L"
         };
         List<Task> tasks = new ArrayList<>();
         List<Lag> lags = new ArrayList<>();
@@ -39,8 +39,8 @@ class CriticalTest {
         assertThat(schedule.ready()).isEqualTo(44 * WEEK);
         Map<String, Integer> slack = new TreeMap<>(Critical.slack(network, schedule));
         slack.replaceAll((task, seconds) -> seconds / WEEK);
-        Map<String, Integer> expected = new TreeMap<>(Map.of(
-                "A", 0, "B", 0, "C", 0, "E", 0, "F", 0, "J", 0, "L", 0, "N", 0));
+        Map<String, Integer> expected =
+                new TreeMap<>(Map.of("A", 0, "B", 0, "C", 0, "E", 0, "F", 0, "J", 0, "L", 0, "N", 0));
         expected.putAll(Map.of("D", 4, "G", 4, "H", 4, "M", 4, "I", 2, "K", 1));
         assertThat(slack).isEqualTo(expected);
     }

@@ -32,8 +32,7 @@ class PinTest {
 
     @Test
     void whatIsPinnedToHandsIsDoneByThemThoughOthersAreQuicker() {
-        TaskNetwork network =
-                pinned(List.of(task("a", 300, "x")), List.of(), new Pin("a", 0, Mode.NEVER, PELL.id()));
+        TaskNetwork network = pinned(List.of(task("a", 300, "x")), List.of(), new Pin("a", 0, Mode.NEVER, PELL.id()));
         Schedule schedule = plan(network);
         assertThat(schedule.of("a").worker()).isEqualTo(PELL.id());
         assertThat(schedule.ready()).isEqualTo(330);
@@ -66,7 +65,9 @@ class PinTest {
                 List.of(lag("coat", "else", Lag.Kind.AFTER)));
         Schedule schedule = plan(network);
         assertThat(schedule.of("else").start()).isEqualTo(60);
-        assertThat(schedule.ready()).as("the coat is still waited for at the end").isEqualTo(660);
+        assertThat(schedule.ready())
+                .as("the coat is still waited for at the end")
+                .isEqualTo(660);
         TaskNetwork same = pinned(
                 List.of(film("coat", 60, 300, Mode.NEVER, 600, "x"), task("else", 60, "x")),
                 List.of(lag("coat", "else", Lag.Kind.AFTER)));

@@ -129,10 +129,7 @@ class BookController {
         model.addAttribute("open", s.run().endedAt() == null);
         model.addAttribute("difference", last.isPresent() ? Words.change(took - planned) : "");
         model.addAttribute(
-                "notes",
-                s.state().notes().stream()
-                        .map(n -> note(n, s.plan()))
-                        .toList());
+                "notes", s.state().notes().stream().map(n -> note(n, s.plan())).toList());
         model.addAttribute("notYet", count(s, RunEvent.Type.NOT_YET));
         model.addAttribute("skipped", count(s, RunEvent.Type.SKIP));
     }
@@ -158,7 +155,8 @@ class BookController {
                 number,
                 step.titleWithPlace(),
                 state.hands().isEmpty()
-                        ? placed.map(p -> p.worker() == null ? "performer" : p.worker()).orElse("–")
+                        ? placed.map(p -> p.worker() == null ? "performer" : p.worker())
+                                .orElse("–")
                         : state.hands(),
                 placed.map(p -> Words.hour(s.plan().clock(p.start()))).orElse("came in"),
                 did ? Words.hour(java.util.Objects.requireNonNull(state.started())) : "–",

@@ -1,6 +1,7 @@
 package app.kemdro.web.brief;
 
 import app.kemdro.core.look.Brief;
+import app.kemdro.core.look.Brief.Breaks;
 import app.kemdro.core.look.Brief.Brows;
 import app.kemdro.core.look.Brief.Hair;
 import app.kemdro.core.look.Brief.Hands;
@@ -9,7 +10,6 @@ import app.kemdro.core.look.Brief.Purpose;
 import app.kemdro.core.look.Brief.Room;
 import app.kemdro.core.look.Brief.Seen;
 import app.kemdro.core.look.Brief.Skill;
-import app.kemdro.core.look.Brief.Breaks;
 import app.kemdro.web.job.Job;
 import java.time.LocalDate;
 import java.time.LocalDateTime;

@@ -41,7 +41,8 @@ class Announcer {
     Answer report(long jobId, RunEvent event, String account) {
         Standing standing = runs.report(jobId, event, account);
         ChairView view = ChairView.of(standing, runs.now(standing.run()));
-        String said = said(Math.round((standing.schedule().ready() - standing.readyBefore()) / 60.0), view, standing.moves());
+        String said =
+                said(Math.round((standing.schedule().ready() - standing.readyBefore()) / 60.0), view, standing.moves());
         Answer answer = new Answer(view, said, event.id());
         screens.tell(channel(jobId), "now", json.text(answer));
         if (screens.anybody(floor(jobId))) {

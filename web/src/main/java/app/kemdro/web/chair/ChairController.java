@@ -141,7 +141,10 @@ class ChairController {
     /** Begins a rehearsal: the same screens on a clock of its own. */
     @PostMapping("/jobs/{id}/chair/rehearse")
     String rehearse(
-            @PathVariable long id, @RequestParam(defaultValue = "30") int pace, Principal who, RedirectAttributes after) {
+            @PathVariable long id,
+            @RequestParam(defaultValue = "30") int pace,
+            Principal who,
+            RedirectAttributes after) {
         try {
             runs.rehearse(id, who.getName(), PACES.contains(pace) ? pace : 30);
         } catch (NotPossible refusal) {
@@ -259,7 +262,10 @@ class ChairController {
         List<Lever> best = all.subList(0, Math.min(MOST_LEVERS, all.size()));
         return new Helps(
                 best.stream().map(l -> line(l, s)).toList(),
-                plans.runLevers().together(best, s.forLevers(), now).map(l -> line(l, s)).orElse(null));
+                plans.runLevers()
+                        .together(best, s.forLevers(), now)
+                        .map(l -> line(l, s))
+                        .orElse(null));
     }
 
     private static LeverLine line(Lever l, Standing s) {
@@ -291,13 +297,15 @@ class ChairController {
                     .filter(step -> !step.id().startsWith("extra-") && repair.happensTo(step.technique()))
                     .filter(step -> step.zones().stream().anyMatch(repair.how().zones()::contains))
                     .filter(step -> lies(s, step))
-                    .sorted(Comparator.comparing((PlannedStep step) -> latest(s, step)).reversed())
+                    .sorted(Comparator.comparing((PlannedStep step) -> latest(s, step))
+                            .reversed())
                     .filter(distinctPlaces())
                     .map(step -> new Place(step.id(), step.technique().name(), step.where()))
                     .limit(9)
                     .toList();
             if (!places.isEmpty()) {
-                lines.add(new TroubleLine(repair.id(), repair.says(), repair.how().name(), places));
+                lines.add(
+                        new TroubleLine(repair.id(), repair.says(), repair.how().name(), places));
             }
         }
         return lines;
@@ -319,7 +327,8 @@ class ChairController {
         Standing s = runs.standing(run);
         return s.plan().steps().stream()
                 .filter(step -> s.state().step(step.id()).status() == Status.DONE)
-                .sorted(Comparator.comparing((PlannedStep step) -> latest(s, step)).reversed())
+                .sorted(Comparator.comparing((PlannedStep step) -> latest(s, step))
+                        .reversed())
                 .limit(9)
                 .map(step -> new Place(step.id(), step.title(), step.where()))
                 .toList();
@@ -359,7 +368,8 @@ class ChairController {
         model.addAttribute("lines", TakingOff.of(s.plan(), s.state(), trade.body()));
         model.addAttribute("ended", run.endedAt() != null);
         model.addAttribute(
-                "worn", Words.span(Duration.between(run.beganAt(), runs.now(run)).toMinutes()));
+                "worn",
+                Words.span(Duration.between(run.beganAt(), runs.now(run)).toMinutes()));
         return "chair/off";
     }
 

@@ -178,8 +178,7 @@ record ChairView(
             if (standing.run().endedAt() != null) {
                 return "";
             }
-            Confidence confidence =
-                    Confidence.of(plan.network(), schedule, chair.progress(now), MORNINGS);
+            Confidence confidence = Confidence.of(plan.network(), schedule, chair.progress(now), MORNINGS);
             return "9 of 10: " + Words.ready(plan.clock(confidence.by(0.9)));
         }
 
@@ -189,7 +188,9 @@ record ChairView(
                     .formatted(
                             room.temperatureC(),
                             room.humidityPercent(),
-                            room.dryers() == 0 ? "no dryer" : room.dryers() == 1 ? "one dryer" : room.dryers() + " dryers");
+                            room.dryers() == 0
+                                    ? "no dryer"
+                                    : room.dryers() == 1 ? "one dryer" : room.dryers() + " dryers");
         }
 
         /** Time left over is best spent on edges, once they are on. */

@@ -6,6 +6,5 @@ import org.springframework.data.repository.Repository;
 interface EventRepository extends Repository<EventRow, Long> {
     List<EventRow> findAllByRunIdOrderBySeq(long runId);
 
-
     EventRow saveAndFlush(EventRow row);
 }

@@ -37,10 +37,10 @@ record FloorView(
     static FloorView of(Standing s, LocalDateTime now) {
         Plan plan = s.plan().with(s.schedule());
         long minutes = Words.minutesInHand(plan);
-        Confidence confidence = Confidence.of(
-                plan.network(), s.schedule(), new Chair(s.plan(), s.state()).progress(now), MORNINGS);
-        long untilCall = java.time.Duration.between(plan.chairIn(), plan.brief().call())
-                .getSeconds();
+        Confidence confidence =
+                Confidence.of(plan.network(), s.schedule(), new Chair(s.plan(), s.state()).progress(now), MORNINGS);
+        long untilCall =
+                java.time.Duration.between(plan.chairIn(), plan.brief().call()).getSeconds();
         long made = java.util.Arrays.stream(confidence.ready())
                 .filter(r -> r <= untilCall)
                 .count();
@@ -65,8 +65,8 @@ record FloorView(
     /** Before the performer sits down. */
     static FloorView planned(Plan plan, Confidence confidence, LocalDateTime now) {
         long minutes = Words.minutesInHand(plan);
-        long untilCall = java.time.Duration.between(plan.chairIn(), plan.brief().call())
-                .getSeconds();
+        long untilCall =
+                java.time.Duration.between(plan.chairIn(), plan.brief().call()).getSeconds();
         long made = java.util.Arrays.stream(confidence.ready())
                 .filter(r -> r <= untilCall)
                 .count();
@@ -109,7 +109,9 @@ record FloorView(
     }
 
     private static String sort(PlannedStep step) {
-        return step.technique().performerOnly() ? "costume" : word(step.technique().effect());
+        return step.technique().performerOnly()
+                ? "costume"
+                : word(step.technique().effect());
     }
 
     private static String word(Effect effect) {

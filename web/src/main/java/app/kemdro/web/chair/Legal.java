@@ -139,9 +139,10 @@ final class Legal {
             throw new NotPossible("There is no such school for “" + technique.name() + "”.");
         }
         if (e.type() == Type.COATS
-                && (e.seconds() < technique.coats().least() || e.seconds() > technique.coats().most())) {
-            throw new NotPossible(technique.name() + " takes " + technique.coats().least() + " to "
-                    + technique.coats().most() + ".");
+                && (e.seconds() < technique.coats().least()
+                        || e.seconds() > technique.coats().most())) {
+            throw new NotPossible(technique.name() + " takes "
+                    + technique.coats().least() + " to " + technique.coats().most() + ".");
         }
         return e;
     }
@@ -232,7 +233,8 @@ final class Legal {
         if (now.state().step(step.id()).status() != Status.RUNNING) {
             throw new NotPossible("“" + step.titleWithPlace() + "” is not under way.");
         }
-        return new RunEvent(e.id(), e.at(), now.state().step(step.id()).hands(), e.type(), e.step(), 0, 0, "", e.device());
+        return new RunEvent(
+                e.id(), e.at(), now.state().step(step.id()).hands(), e.type(), e.step(), 0, 0, "", e.device());
     }
 
     private static RunEvent skip(RunEvent e, Standing now) {

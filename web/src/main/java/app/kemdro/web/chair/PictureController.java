@@ -55,9 +55,7 @@ class PictureController {
             pictures.saveAndFlush(new Picture(id, run.id(), runs.now(run), kind, bytes));
         }
         return announcer.report(
-                job,
-                new RunEvent("picture-" + id, runs.now(run), hands, Type.PICTURE, "", 0, 0, id),
-                who.getName());
+                job, new RunEvent("picture-" + id, runs.now(run), hands, Type.PICTURE, "", 0, 0, id), who.getName());
     }
 
     /** What the bytes say they are, whatever the file was called. */
@@ -77,7 +75,8 @@ class PictureController {
                 .filter(p -> runs.of(job).stream().anyMatch(r -> r.id() == p.runId()))
                 .map(p -> ResponseEntity.ok()
                         .contentType(MediaType.parseMediaType(p.kind()))
-                        .cacheControl(CacheControl.maxAge(java.time.Duration.ofDays(1)).cachePrivate())
+                        .cacheControl(CacheControl.maxAge(java.time.Duration.ofDays(1))
+                                .cachePrivate())
                         .body(p.image()))
                 .orElseGet(() -> ResponseEntity.notFound().build());
     }

@@ -115,7 +115,8 @@ class RehearsalPlayer implements DisposableBean {
         return s.state().drivers().values().stream().allMatch(String::isEmpty);
     }
 
-    private static RunEvent event(Standing s, String id, LocalDateTime at, String hands, Type type, String step, String text) {
+    private static RunEvent event(
+            Standing s, String id, LocalDateTime at, String hands, Type type, String step, String text) {
         return new RunEvent("day-" + s.state().events().size() + "-" + id, at, hands, type, step, 0, 0, text);
     }
 
@@ -123,9 +124,7 @@ class RehearsalPlayer implements DisposableBean {
         StepState state = s.state().step(step);
         LocalDateTime began = state.started() == null ? now : state.started();
         LocalDateTime done = Fate.ends(s.run().id(), s.plan(), s.schedule().of(step), began);
-        return done.isAfter(now)
-                ? Optional.empty()
-                : Optional.of(event(s, "done", done, hands, Type.FINISH, step, ""));
+        return done.isAfter(now) ? Optional.empty() : Optional.of(event(s, "done", done, hands, Type.FINISH, step, ""));
     }
 
     private static Optional<RunEvent> begin(Standing s, String hands, LocalDateTime now) {
@@ -141,8 +140,7 @@ class RehearsalPlayer implements DisposableBean {
                 .findFirst()
                 .map(r -> !s.plan().clock(r.start()).isAfter(now))
                 .orElse(false);
-        boolean nobodyWorks =
-                s.state().steps().values().stream().noneMatch(x -> x.status() == Status.RUNNING);
+        boolean nobodyWorks = s.state().steps().values().stream().noneMatch(x -> x.status() == Status.RUNNING);
         if (rest && due && nobodyWorks) {
             return Optional.of(event(s, "rest", now, hands, Type.BREAK, "", ""));
         }
@@ -168,7 +166,14 @@ class RehearsalPlayer implements DisposableBean {
             Optional<Repair> repair = done ? Fate.mishap(s.run().id(), step, trade) : Optional.empty();
             if (repair.isPresent() && s.happened().stream().noneMatch(e -> e.id().equals(id))) {
                 return Optional.of(new RunEvent(
-                        id, now, s.state().step(step.id()).hands(), Type.TROUBLE, step.id(), 0, 0, repair.get().id()));
+                        id,
+                        now,
+                        s.state().step(step.id()).hands(),
+                        Type.TROUBLE,
+                        step.id(),
+                        0,
+                        0,
+                        repair.get().id()));
             }
         }
         return Optional.empty();

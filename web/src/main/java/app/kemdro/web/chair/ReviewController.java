@@ -1,12 +1,12 @@
 package app.kemdro.web.chair;
 
+import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.run.Changes;
 import app.kemdro.core.run.Review;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.schedule.Schedule;
-import app.kemdro.core.method.Trade;
 import app.kemdro.web.chair.Runs.Standing;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
@@ -76,8 +76,7 @@ class ReviewController {
         model.addAttribute("inHand", Words.inHand(inHand));
         model.addAttribute("late", inHand < 0);
         model.addAttribute(
-                "hindsight",
-                hindsight.isPresent() ? Words.span(Math.round(hindsight.getAsInt() / 60.0)) : "");
+                "hindsight", hindsight.isPresent() ? Words.span(Math.round(hindsight.getAsInt() / 60.0)) : "");
         long lost = hindsight.isPresent() ? Math.round((took - hindsight.getAsInt()) / 60.0) : 0;
         model.addAttribute("lost", lost > 0 ? Words.span(lost) : "");
         model.addAttribute("over", over(first, s));

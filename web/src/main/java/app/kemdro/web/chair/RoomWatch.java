@@ -44,9 +44,10 @@ class RoomWatch implements DisposableBean {
     /** Reports the room to every run that counts with another one. */
     void look() {
         try {
-            sensor.now().ifPresent(reading -> runs.allOpen().stream()
-                    .filter(r -> !r.isRehearsal())
-                    .forEach(r -> compare(r, reading)));
+            sensor.now()
+                    .ifPresent(reading -> runs.allOpen().stream()
+                            .filter(r -> !r.isRehearsal())
+                            .forEach(r -> compare(r, reading)));
         } catch (RuntimeException e) {
             LOG.warn("The room could not be compared with what a run counts with", e);
         }

@@ -40,8 +40,8 @@ public class Runs {
     private static final int AT_ONCE = 15;
 
     /** Events after which what is carried out is another plan. */
-    private static final Set<Type> STRUCTURAL = EnumSet.of(
-            Type.SCHOOL, Type.COATS, Type.DROP, Type.JOIN, Type.LEAVE, Type.ROOM, Type.TROUBLE, Type.REDO);
+    private static final Set<Type> STRUCTURAL =
+            EnumSet.of(Type.SCHOOL, Type.COATS, Type.DROP, Type.JOIN, Type.LEAVE, Type.ROOM, Type.TROUBLE, Type.REDO);
 
     private final RunRepository runs;
     private final EventRepository events;
@@ -404,9 +404,7 @@ public class Runs {
 
     /** Whether a break that was not taken yet is planned just before this step. */
     static boolean restBefore(Standing s, Placed next) {
-        return s.schedule().rests().stream()
-                .skip(s.state().pauses().size())
-                .anyMatch(r -> r.end() == next.start());
+        return s.schedule().rests().stream().skip(s.state().pauses().size()).anyMatch(r -> r.end() == next.start());
     }
 
     /** Stores a run that followed this plan and is over; for runs that were not held here. */

@@ -58,8 +58,7 @@ class Swaps {
                     .flatMap(Optional::stream)
                     .toList();
             if (!schools.isEmpty()) {
-                swaps.add(new Swap(
-                        entry.id(), technique.name(), trade.body().say(entry.zones()), schools));
+                swaps.add(new Swap(entry.id(), technique.name(), trade.body().say(entry.zones()), schools));
             }
         }
         return swaps;
@@ -71,7 +70,12 @@ class Swaps {
                 .map(e -> e.id().equals(entry.id()) ? e.by(t.id()) : e)
                 .toList());
         Planning planning = plans.live()
-                .underWay(other, s.changes().brief(), s.plan().chairIn(), s.changes().extras(), s.schedule());
+                .underWay(
+                        other,
+                        s.changes().brief(),
+                        s.plan().chairIn(),
+                        s.changes().extras(),
+                        s.schedule());
         if (!(planning instanceof Planning.Done done) || !RunLevers.keepsWhatHasBegun(done.plan(), s.state())) {
             return Optional.empty();
         }

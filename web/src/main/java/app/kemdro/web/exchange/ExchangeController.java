@@ -89,7 +89,8 @@ class ExchangeController {
                         trade.body().sorted(b.purpose().mustVanish()),
                         b.purpose().moneyShort(),
                         b.purpose().benchDays()),
-                new JobFile.Breaks(b.breaks().every(), b.breaks().minutes(), b.breaks().meal()),
+                new JobFile.Breaks(
+                        b.breaks().every(), b.breaks().minutes(), b.breaks().meal()),
                 job.look().entries().stream()
                         .map(e -> new JobFile.Entry(
                                 e.id(),

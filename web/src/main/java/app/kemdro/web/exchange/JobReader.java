@@ -1,6 +1,7 @@
 package app.kemdro.web.exchange;
 
 import app.kemdro.core.look.Brief;
+import app.kemdro.core.look.Brief.Breaks;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.look.Wish;
@@ -9,7 +10,6 @@ import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.BriefCheck;
 import app.kemdro.core.plan.LookPlanner;
 import app.kemdro.core.plan.Problem;
-import app.kemdro.core.look.Brief.Breaks;
 import app.kemdro.web.job.Job;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -193,7 +193,8 @@ class JobReader {
 
     private Look look(List<JobFile.Entry> entries) {
         if (entries.size() > LookPlanner.MOST_ENTRIES) {
-            throw new Unreadable("look has " + entries.size() + " entries; " + LookPlanner.MOST_ENTRIES + " is the most.");
+            throw new Unreadable(
+                    "look has " + entries.size() + " entries; " + LookPlanner.MOST_ENTRIES + " is the most.");
         }
         List<LookEntry> look = new ArrayList<>();
         Set<String> ids = new HashSet<>();

@@ -1,6 +1,7 @@
 package app.kemdro.web.job;
 
 import app.kemdro.core.look.Brief;
+import app.kemdro.core.look.Brief.Breaks;
 import app.kemdro.core.look.Brief.Brows;
 import app.kemdro.core.look.Brief.Hair;
 import app.kemdro.core.look.Brief.Hands;
@@ -10,7 +11,6 @@ import app.kemdro.core.look.Brief.Room;
 import app.kemdro.core.look.Brief.Seen;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
-import app.kemdro.core.look.Brief.Breaks;
 import jakarta.persistence.CollectionTable;
 import jakarta.persistence.Column;
 import jakarta.persistence.ElementCollection;
@@ -190,16 +190,16 @@ public class Job {
 
     public Look look() {
         return new Look(entries.stream()
-                .map(e -> new LookEntry(
-                        e.entryKey(),
-                        e.technique(),
-                        List.copyOf(split(e.zones())),
-                        e.coats(),
-                        e.items(),
-                        e.strength(),
-                        e.coverage(),
-                        e.overEntry()))
-                .toList())
+                        .map(e -> new LookEntry(
+                                e.entryKey(),
+                                e.technique(),
+                                List.copyOf(split(e.zones())),
+                                e.coats(),
+                                e.items(),
+                                e.strength(),
+                                e.coverage(),
+                                e.overEntry()))
+                        .toList())
                 .wishing(wishes.stream().map(WishRow::wish).toList());
     }
 

@@ -7,8 +7,7 @@ import jakarta.persistence.Enumerated;
 
 /** A wish about the order as stored. */
 @Embeddable
-record WishRow(
-        @Enumerated(EnumType.STRING) Wish.Kind kind, String step, String target, int minutes) {
+record WishRow(@Enumerated(EnumType.STRING) Wish.Kind kind, String step, String target, int minutes) {
     static WishRow of(Wish wish) {
         return new WishRow(wish.kind(), wish.step(), wish.to(), wish.minutes());
     }

@@ -79,13 +79,15 @@ public class Screens {
     }
 
     private void beat() {
-        listening.values().forEach(all -> all.forEach(s -> {
-            try {
-                s.send(SseEmitter.event().comment("beat"));
-            } catch (IOException | IllegalStateException gone) {
-                all.remove(s);
-            }
-        }));
+        listening
+                .values()
+                .forEach(all -> all.forEach(s -> {
+                    try {
+                        s.send(SseEmitter.event().comment("beat"));
+                    } catch (IOException | IllegalStateException gone) {
+                        all.remove(s);
+                    }
+                }));
     }
 
     /** An open stream would keep the server from ending. */

@@ -44,7 +44,8 @@ final class LookChange {
     }
 
     static Look remove(Look look, String entryId) {
-        return look.with(look.entries().stream().filter(e -> !e.id().equals(entryId)).toList());
+        return look.with(
+                look.entries().stream().filter(e -> !e.id().equals(entryId)).toList());
     }
 
     /** Takes zones out of an entry; an entry without zones goes. */

@@ -1,8 +1,8 @@
 package app.kemdro.web.order;
 
+import app.kemdro.core.look.Wish;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Levers.Lever;
-import app.kemdro.core.look.Wish;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.plan.Planning;
@@ -62,7 +62,8 @@ class OrderController {
     private final Trade trade;
     private final Json json;
 
-    OrderController(Jobs jobs, Plans plans, Rooms rooms, Runs runs, Searches searches, Sheets sheets, Trade trade, Json json) {
+    OrderController(
+            Jobs jobs, Plans plans, Rooms rooms, Runs runs, Searches searches, Sheets sheets, Trade trade, Json json) {
         this.sheets = sheets;
         this.runs = runs;
         this.searches = searches;
@@ -137,10 +138,9 @@ class OrderController {
                 .findFirst()
                 .ifPresent(c -> {
                     Plan plan = answer.plan().orElseThrow();
-                    LocalDateTime at =
-                            Words.startBy(plan, answer.confidence().orElseThrow(), c.getKey());
-                    String said = plans.pull(job, job.look(), job.brief().seated(at))
-                            .said();
+                    LocalDateTime at = Words.startBy(plan, answer.confidence().orElseThrow(), c.getKey());
+                    String said =
+                            plans.pull(job, job.look(), job.brief().seated(at)).said();
                     after.addFlashAttribute(Rooms.CHANGE, "Chair-in " + Words.hour(at) + ". " + said);
                 });
         return "redirect:/jobs/" + id + "/order";
@@ -223,7 +223,13 @@ class OrderController {
             while (!rests.isEmpty() && rests.get(0).start() / 60.0 <= s.from()) {
                 Rest rest = rests.remove(0);
                 String length = Words.span(Math.round((rest.end() - rest.start()) / 60.0));
-                lines.add(new Line(Words.hour(plan.clock(rest.start())), "all", "Break, " + length, "drink, stretch", false, true));
+                lines.add(new Line(
+                        Words.hour(plan.clock(rest.start())),
+                        "all",
+                        "Break, " + length,
+                        "drink, stretch",
+                        false,
+                        true));
             }
             String performer = s.performer().isEmpty() ? "" : (s.look().isEmpty() ? "" : "; ") + s.performer();
             lines.add(new Line(

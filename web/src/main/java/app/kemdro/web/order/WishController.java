@@ -127,8 +127,7 @@ class WishController {
         return change(
                 id,
                 l -> l.wishing(l.wishes().stream()
-                        .filter(w ->
-                                w.kind() != kind || !w.step().equals(step) || !to.isEmpty() && !w.to().equals(to))
+                        .filter(w -> w.kind() != kind || !w.step().equals(step) || !to.isEmpty() && !w.to().equals(to))
                         .toList()),
                 after);
     }

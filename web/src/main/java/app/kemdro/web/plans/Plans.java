@@ -125,7 +125,8 @@ public class Plans {
         return planning instanceof Planning.Done done
                 ? new Answer(
                         planning,
-                        Optional.of(Confidence.of(done.plan().network(), done.plan().schedule(), MORNINGS)),
+                        Optional.of(
+                                Confidence.of(done.plan().network(), done.plan().schedule(), MORNINGS)),
                         costs(done.plan(), look))
                 : new Answer(planning, Optional.empty(), Map.of());
     }
@@ -140,7 +141,9 @@ public class Plans {
             if (rough.plan(without, seated, Optional.of(plan.schedule())) instanceof Planning.Done done) {
                 costs.put(
                         wish,
-                        Math.max(0, plan.schedule().ready() - done.plan().schedule().ready()));
+                        Math.max(
+                                0,
+                                plan.schedule().ready() - done.plan().schedule().ready()));
             }
         }
         return costs;

@@ -129,8 +129,7 @@ public record Ribbon(
 
     /** The same with the wishes about it. */
     public Ribbon holding(Plan plan, Map<Wish, Integer> costs) {
-        List<String> names =
-                plan.network().workers().stream().map(Worker::id).toList();
+        List<String> names = plan.network().workers().stream().map(Worker::id).toList();
         List<Held> all = new ArrayList<>();
         costs.forEach((wish, seconds) -> plan.schedule().placed().stream()
                 .filter(p -> p.task().equals(wish.step()) && p.worker() != null)

@@ -33,7 +33,8 @@ public class Rooms {
         model.addAttribute("problems", answer.problems());
         model.addAttribute(
                 "ribbon",
-                json.text(plan.map(p -> Ribbon.of(p, answer.confidence().orElse(null)).holding(p, answer.wishes()))
+                json.text(plan.map(p ->
+                                Ribbon.of(p, answer.confidence().orElse(null)).holding(p, answer.wishes()))
                         .orElseGet(() -> Ribbon.empty(job.brief().call()))));
         model.addAttribute("says", plan.map(p -> says(p)).orElse("No plan yet."));
         model.addAttribute(

@@ -2,6 +2,7 @@ package app.kemdro.web.sample;
 
 import app.kemdro.core.body.Body;
 import app.kemdro.core.look.Brief;
+import app.kemdro.core.look.Brief.Breaks;
 import app.kemdro.core.look.Brief.Brows;
 import app.kemdro.core.look.Brief.Hair;
 import app.kemdro.core.look.Brief.Hands;
@@ -12,7 +13,6 @@ import app.kemdro.core.look.Brief.Seen;
 import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
-import app.kemdro.core.look.Brief.Breaks;
 import app.kemdro.web.job.Job;
 import java.time.LocalDateTime;
 import java.util.List;

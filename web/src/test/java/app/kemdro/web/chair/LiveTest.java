@@ -95,7 +95,8 @@ class LiveTest {
     private Placed next(String hands) {
         Standing s = now();
         return s.schedule().placed().stream()
-                .filter(p -> hands.equals(p.worker()) && s.state().step(p.task()).status() == Status.WAITING)
+                .filter(p ->
+                        hands.equals(p.worker()) && s.state().step(p.task()).status() == Status.WAITING)
                 .findFirst()
                 .orElseThrow();
     }
@@ -110,7 +111,9 @@ class LiveTest {
                 Standing then = now();
                 var running = then.state().runningBy(worker.id());
                 if (running.isPresent()
-                        && !then.plan().clock(then.schedule().of(running.get()).end()).isAfter(at)) {
+                        && !then.plan()
+                                .clock(then.schedule().of(running.get()).end())
+                                .isAfter(at)) {
                     report(at, worker.id(), Type.FINISH, running.get());
                 } else if (running.isEmpty()) {
                     then.schedule().placed().stream()
@@ -134,9 +137,11 @@ class LiveTest {
         Placed first = next("Ines");
         LocalDateTime began = runs.now(now().run());
         clock.pass(Duration.ofMinutes(10));
-        assertThat(press("tablet", Type.START, first.task(), "Ines", "", 0, 600_000).status())
+        assertThat(press("tablet", Type.START, first.task(), "Ines", "", 0, 600_000)
+                        .status())
                 .isEqualTo(200);
-        assertThat(press("tablet", Type.FINISH, first.task(), "Ines", "", 0, 420_000).status())
+        assertThat(press("tablet", Type.FINISH, first.task(), "Ines", "", 0, 420_000)
+                        .status())
                 .isEqualTo(200);
         assertThat(now().state().step(first.task()).started()).isEqualTo(began);
         assertThat(now().state().step(first.task()).ended()).isEqualTo(began.plusMinutes(3));
@@ -148,7 +153,8 @@ class LiveTest {
         press(Type.START, first.task(), "Ines", "");
         press(Type.FINISH, first.task(), "Ines", "");
         clock.pass(Duration.ofMinutes(5));
-        assertThat(press("tablet", Type.FINISH, first.task(), "Ines", "", 0, 240_000).status())
+        assertThat(press("tablet", Type.FINISH, first.task(), "Ines", "", 0, 240_000)
+                        .status())
                 .isEqualTo(409);
         assertThat(now().state().notes())
                 .anyMatch(n -> n.text().contains("left aside") && n.text().contains("not under way"));
@@ -197,9 +203,11 @@ class LiveTest {
         int late = now().schedule().ready();
         String helps = get("levers");
         assertThat(helps).contains("\"says\"").contains("\"acts\"");
-        Matcher drop = Pattern.compile("\"type\":\"DROP\",\"step\":\"([^\"]+)\"").matcher(helps);
+        Matcher drop =
+                Pattern.compile("\"type\":\"DROP\",\"step\":\"([^\"]+)\"").matcher(helps);
         if (drop.find()) {
-            assertThat(press(Type.DROP, drop.group(1), "Ines", "no time").status()).isEqualTo(200);
+            assertThat(press(Type.DROP, drop.group(1), "Ines", "no time").status())
+                    .isEqualTo(200);
             assertThat(now().schedule().ready()).isLessThan(late);
         }
         assertThat(press(Type.JOIN, "", "Marit", "LEAD").status()).isEqualTo(200);

@@ -89,7 +89,6 @@ class RehearsalTest {
         assertThat(Fate.ends(7, s.plan(), placed, s.plan().chairIn()))
                 .isEqualTo(Fate.ends(7, s.plan(), placed, s.plan().chairIn()))
                 .isNotEqualTo(Fate.ends(8, s.plan(), placed, s.plan().chairIn()));
-        runs.report(
-                job.id(), new RunEvent("end-00001", runs.now(run), "", Type.END, "", 0, 0, ""), "ines");
+        runs.report(job.id(), new RunEvent("end-00001", runs.now(run), "", Type.END, "", 0, 0, ""), "ines");
     }
 }

@@ -112,8 +112,16 @@ class WishRoomTest {
     void aClashIsSaidAndOnePressSolvesIt() throws Exception {
         String first = plan.network().lags().get(0).from();
         String then = plan.network().lags().get(0).to();
-        press("wishes", "press", "BY_HANDS", "step", first, "to", plan.brief().crew().get(0).name());
-        assertThat(press("wishes", "press", "BEFORE", "step", then, "to", first)).contains("stands in the way");
+        press(
+                "wishes",
+                "press",
+                "BY_HANDS",
+                "step",
+                first,
+                "to",
+                plan.brief().crew().get(0).name());
+        assertThat(press("wishes", "press", "BEFORE", "step", then, "to", first))
+                .contains("stands in the way");
         assertThat(page()).contains("This wish cannot be kept").contains("class=\"clash\"");
         assertThat(press("wishes/drop", "kind", "BEFORE", "step", then, "to", first))
                 .contains("ready");
