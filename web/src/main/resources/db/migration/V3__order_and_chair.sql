@@ -23,6 +23,8 @@ alter table run add column trouble varchar(400) default '' not null;
 
 alter table run_event add column device varchar(60) default '' not null;
 alter table run_event alter column step varchar(200);
+-- the id of a press, and of what it let begin for hands of up to forty letters
+alter table run_event alter column event_id varchar(110);
 
 -- a secret address at which anybody may read when it will be ready, until it is taken back
 create table floor_link (

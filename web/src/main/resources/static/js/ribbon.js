@@ -131,7 +131,7 @@ function flags(ribbon, s, svg, top, foot, was, width) {
     svg.append(el('path', { class: 'rb-pole', d: `M${ready} 8V${foot}` }));
     const call = callFlag(ribbon, s, width);
     const hidden = ready - 150 < call + FLAG && ready > call;
-    const side = hidden ? { x: Math.max(ready, call + FLAG) + 6 } : { x: ready - 6, 'text-anchor': 'end' };
+    const side = hidden ? { x: call - 6, 'text-anchor': 'end' } : { x: ready - 6, 'text-anchor': 'end' };
     const label = el('text', { class: 'rb-flag', ...side, y: 19 }, 'ready, likely ');
     const bold = el('tspan', { class: 'rb-flag b' }, ribbon.readyText);
     label.append(bold);

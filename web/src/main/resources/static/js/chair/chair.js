@@ -344,7 +344,7 @@ class Chair {
     const rows = this.view.hands.filter((x) => x.name && this.view.hands.filter((y) => y.name).length > 1).map((x) => [`${x.name} leaves`, { leave: x.name }, 'what they are at is put down']);
     rows.push(['Somebody joins', { join: 'ASSISTANT' }, 'as an assistant'], ['A lead joins', { join: 'LEAD' }, 'may do what only a lead does']);
     const h = this.hands();
-    if (this.view.pace > 1 && h.driver === this.device) rows.push([`Let Kemdro play ${h.label}`, { play: true }, 'in this rehearsal']);
+    if (document.body.dataset.rehearsal && h.driver === this.device) rows.push([`Let Kemdro play ${h.label}`, { play: true }, 'in this rehearsal']);
     const what = await this.choose('Hands', '', rows);
     if (!what) return;
     if (what.leave) this.send({ type: 'LEAVE', hands: what.leave });
@@ -493,7 +493,7 @@ class Chair {
     part('hands').replaceChildren(...notice, ...blocks);
     part('hands').classList.toggle('short', notice.length > 0);
     part('hands').classList.toggle('three', blocks.length > 2);
-    part('rehearsal').hidden = !(v.pace > 1 || document.body.dataset.rehearsal);
+    part('rehearsal').hidden = !document.body.dataset.rehearsal;
     for (const b of part('rehearsal').querySelectorAll('button')) b.setAttribute('aria-pressed', String(Number(b.value) === v.pace));
     part('clocks').replaceChildren(...this.clockBlocks());
     this.keysBar();

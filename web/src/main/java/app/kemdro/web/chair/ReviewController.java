@@ -67,6 +67,7 @@ class ReviewController {
         int took = Review.took(s.plan(), s.state());
         OptionalInt hindsight = Review.hindsight(s.plan(), s.state(), plans.patient());
         model.addAttribute("run", run);
+        model.addAttribute("open", run.endedAt() == null);
         model.addAttribute("planned", Words.span(Math.round(first.schedule().ready() / 60.0)));
         model.addAttribute("took", Words.span(Math.round(took / 60.0)));
         model.addAttribute("ready", Words.ready(first.clock(took)));
@@ -86,7 +87,7 @@ class ReviewController {
 
     private List<Line> over(Plan first, Standing s) {
         return Review.over(first, s.state()).stream()
-                .filter(o -> Math.abs(o.seconds()) >= 30)
+                .filter(o -> Math.abs(o.seconds()) >= 60)
                 .limit(MOST)
                 .map(o -> new Line(
                         o.step().titleWithPlace(),

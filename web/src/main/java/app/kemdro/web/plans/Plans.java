@@ -17,6 +17,7 @@ import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.schedule.Schedule;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -24,6 +25,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -96,7 +98,7 @@ public class Plans {
         Key key = new Key(job.id(), job.version());
         Answer known = answers.get(key);
         if (known == null) {
-            known = answer(planned(job), job.look());
+            known = answer(planned(job), job);
             answers.put(key, known);
         }
         return known;
@@ -121,30 +123,34 @@ public class Plans {
         return levers;
     }
 
-    private Answer answer(Planning planning, Look look) {
+    private Answer answer(Planning planning, Job job) {
         return planning instanceof Planning.Done done
                 ? new Answer(
                         planning,
                         Optional.of(
                                 Confidence.of(done.plan().network(), done.plan().schedule(), MORNINGS)),
-                        costs(done.plan(), look))
+                        costs(done.plan(), job))
                 : new Answer(planning, Optional.empty(), Map.of());
     }
 
-    /** By how much it is ready sooner without each wish, near the same order. */
-    private Map<Wish, Integer> costs(Plan plan, Look look) {
+    /** By how much it is ready sooner without each wish, near this order or the one before the last change. */
+    private Map<Wish, Integer> costs(Plan plan, Job job) {
         Map<Wish, Integer> costs = new LinkedHashMap<>();
         Brief seated = plan.brief().seated(plan.chairIn());
-        for (Wish wish : look.wishes()) {
-            Look without = look.wishing(
-                    look.wishes().stream().filter(w -> !w.equals(wish)).toList());
-            if (rough.plan(without, seated, Optional.of(plan.schedule())) instanceof Planning.Done done) {
-                costs.put(
-                        wish,
-                        Math.max(
-                                0,
-                                plan.schedule().ready() - done.plan().schedule().ready()));
-            }
+        List<Schedule> starts = new ArrayList<>(List.of(plan.schedule()));
+        orderBefore(job).ifPresent(starts::add);
+        for (Wish wish : job.look().wishes()) {
+            Look without = job.look()
+                    .wishing(job.look().wishes().stream()
+                            .filter(w -> !w.equals(wish))
+                            .toList());
+            starts.stream()
+                    .map(start -> rough.plan(without, seated, Optional.of(start)))
+                    .flatMap(p -> p instanceof Planning.Done done ? Stream.of(done.plan()) : Stream.empty())
+                    .mapToInt(p -> p.schedule().ready())
+                    .min()
+                    .ifPresent(
+                            ready -> costs.put(wish, Math.max(0, plan.schedule().ready() - ready)));
         }
         return costs;
     }

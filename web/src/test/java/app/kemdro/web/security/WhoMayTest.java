@@ -21,6 +21,8 @@ class WhoMayTest {
         "LEAD, /shelf, 200", "HANDS, /shelf, 200", "FLOOR, /shelf, 200",
         "LEAD, /jobs/1/look, 200", "HANDS, /jobs/1/look, 200", "FLOOR, /jobs/1/look, 403",
         "LEAD, /accounts, 200", "HANDS, /accounts, 403", "FLOOR, /accounts, 403",
+        "HANDS, /jobs/2/floor, 200", "FLOOR, /jobs/2/floor, 403", "FLOOR, /jobs/2/chair, 403",
+        "FLOOR, /jobs/1/chair/pictures/any, 403", "HANDS, /jobs/2/order.pdf, 200", "FLOOR, /jobs/2/order.pdf, 403",
         "HANDS, /jobs/new, 403", "HANDS, /import, 403", "FLOOR, /jobs/1/export.json, 403"
     })
     void everyRoleSeesWhatItMay(String role, String path, int status) {
@@ -46,6 +48,18 @@ class WhoMayTest {
                         .with(csrf())
                         .with(user("pell").roles("HANDS")))
                 .hasStatus(302);
+    }
+
+    @Test
+    void onlyALeadGivesAddressesOutAndWishes() {
+        for (String path : new String[] {"/jobs/2/floor", "/jobs/2/order/back", "/jobs/2/order/chair-in"}) {
+            assertThat(mvc.post().uri(path).with(csrf()).with(user("pell").roles("HANDS")))
+                    .hasStatus(403);
+        }
+        assertThat(mvc.get().uri("/board/no-such-secret"))
+                .hasStatus(200)
+                .bodyText()
+                .contains("closed");
     }
 
     @Test
