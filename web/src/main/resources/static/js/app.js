@@ -22,6 +22,18 @@ if (document.body.dataset.chair) {
   const { mountChair } = await import('./chair/chair.js');
   mountChair();
 }
+for (const bag of document.querySelectorAll('[data-bag]')) {
+  // what is packed is remembered on this device
+  const place = `bag ${bag.dataset.bag}`;
+  const packed = new Set(JSON.parse(localStorage.getItem(place) ?? '[]'));
+  for (const box of bag.querySelectorAll('[data-tick]')) {
+    box.checked = packed.has(box.dataset.tick);
+    box.addEventListener('change', () => {
+      packed[box.checked ? 'add' : 'delete'](box.dataset.tick);
+      localStorage.setItem(place, JSON.stringify([...packed]));
+    });
+  }
+}
 if (document.body.dataset.board) {
   const { mountBoard } = await import('./floor/board.js');
   mountBoard();

@@ -36,6 +36,8 @@ class HouseTest {
             .definedBy("..core.plan..")
             .layer("run")
             .definedBy("..core.run..")
+            .layer("kit")
+            .definedBy("..core.kit..")
             .whereLayer("datafile")
             .mayNotAccessAnyLayer()
             .whereLayer("body")
@@ -57,7 +59,9 @@ class HouseTest {
             .whereLayer("plan")
             .mayOnlyAccessLayers("look", "layer", "method", "body", "material", "climate", "cure", "schedule")
             .whereLayer("run")
-            .mayOnlyAccessLayers("plan", "look", "layer", "method", "body", "material", "cure", "schedule");
+            .mayOnlyAccessLayers("plan", "look", "layer", "method", "body", "material", "cure", "schedule")
+            .whereLayer("kit")
+            .mayOnlyAccessLayers("datafile", "plan", "look", "method", "body", "material");
 
     @ArchTest
     static final ArchRule noFrameworkAndNoClockInside = noClasses()

@@ -160,6 +160,11 @@ class JourneyIT {
             "/jobs/2/order",
             "/jobs/2/order/list",
             "/jobs/2/bench",
+            "/jobs/2/kit",
+            "/jobs/2/kit/bag",
+            "/jobs/2/floor",
+            "/jobs/1/chair/review",
+            "/jobs/1/chair/off",
             "/jobs/2/chair",
             "/jobs/1/book",
             "/jobs/2/book"

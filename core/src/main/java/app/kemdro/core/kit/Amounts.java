@@ -1,0 +1,140 @@
+package app.kemdro.core.kit;
+
+import app.kemdro.core.look.Brief.Performer;
+import app.kemdro.core.look.Look;
+import app.kemdro.core.look.LookEntry;
+import app.kemdro.core.material.Material;
+import app.kemdro.core.method.Technique;
+import app.kemdro.core.method.Trade;
+import app.kemdro.core.plan.Areas;
+import app.kemdro.core.plan.Plan;
+import app.kemdro.core.plan.PlannedStep;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+
+/** What one day of a plan takes, and what takes it off again. */
+public final class Amounts {
+    private final Trade trade;
+    private final Waste waste;
+
+    /** Counts with this trade and this waste. */
+    public Amounts(Trade trade, Waste waste) {
+        this.trade = trade;
+        this.waste = waste;
+    }
+
+    private static final class Sum {
+        private double laid;
+        private int pieces;
+        private final Set<String> zones = new TreeSet<>();
+    }
+
+    /** Everything a plan of this look takes: removers first, because they are first in the bag, then by kind and name. */
+    public List<Need> of(Plan plan, Look look) {
+        Map<Material, Sum> laid = laid(plan);
+        pieces(plan, look).forEach((family, sum) -> laid.merge(family, sum, (a, b) -> b));
+        Map<Material, Sum> removers = removers(plan);
+        List<Need> needs = new ArrayList<>();
+        laid.forEach((family, sum) -> needs.add(need(family, sum, false)));
+        removers.forEach((family, sum) -> needs.add(need(family, sum, true)));
+        needs.sort(Comparator.comparing((Need n) -> !n.removes())
+                .thenComparing(n -> n.family().kind())
+                .thenComparing(n -> n.family().name()));
+        return List.copyOf(needs);
+    }
+
+    private Need need(Material family, Sum sum, boolean removes) {
+        Waste.Kind kind = waste.of(family.kind());
+        double grams = sum.pieces > 0 ? 0 : sum.laid * (1 + kind.loss()) + kind.cup();
+        return new Need(
+                family,
+                sum.pieces > 0 ? 0 : sum.laid,
+                grams,
+                grams * (1 + kind.reserve()),
+                sum.pieces,
+                trade.body().sorted(sum.zones),
+                removes);
+    }
+
+    /** Area × coat × thickness of every film and dust that is laid. */
+    private Map<Material, Sum> laid(Plan plan) {
+        Map<Material, Sum> sums = new LinkedHashMap<>();
+        Performer performer = plan.brief().performer();
+        for (PlannedStep step : plan.steps()) {
+            step.material().filter(m -> !m.isForm()).ifPresent(m -> {
+                Sum sum = sums.computeIfAbsent(m, k -> new Sum());
+                sum.laid += m.gramsPerCm2() * Areas.of(step.zones(), performer, trade.body()) * step.thickness();
+                sum.zones.addAll(step.zones());
+            });
+        }
+        return sums;
+    }
+
+    /** Forms: as many as are counted, or one for each entry that sets one. */
+    private Map<Material, Sum> pieces(Plan plan, Look look) {
+        Map<Material, Sum> sums = new LinkedHashMap<>();
+        Set<String> counted = new HashSet<>();
+        for (PlannedStep step : plan.steps()) {
+            Material form = step.form()
+                    .or(() -> step.material().filter(Material::isForm))
+                    .orElse(null);
+            if (form == null || !counted.add(step.entryId() + " " + form.id())) {
+                continue;
+            }
+            Sum sum = sums.computeIfAbsent(form, k -> new Sum());
+            sum.pieces += number(step, look, plan.brief().performer());
+            sum.zones.addAll(step.formZones());
+        }
+        return sums;
+    }
+
+    private int number(PlannedStep step, Look look, Performer performer) {
+        Technique technique = step.technique();
+        return look.entries().stream()
+                .filter(e -> e.id().equals(step.entryId()) && technique.items().isChoice())
+                .mapToInt((LookEntry e) -> Areas.items(e, technique, Areas.of(e.zones(), performer, trade.body())))
+                .findFirst()
+                .orElse(1);
+    }
+
+    /** Remover for every film, each on its zones once; the first that is named takes it. */
+    private Map<Material, Sum> removers(Plan plan) {
+        Map<Material, Sum> sums = new LinkedHashMap<>();
+        Set<String> films = new HashSet<>();
+        for (PlannedStep step : plan.steps()) {
+            step.material().filter(m -> m.isLayer() && !m.removedBy().isEmpty()).ifPresent(m -> {
+                Material remover = trade.materials().family(m.removedBy().get(0));
+                for (String zone : step.zones()) {
+                    if (films.add(m.id() + " " + zone)) {
+                        Sum sum = sums.computeIfAbsent(remover, k -> new Sum());
+                        sum.laid += waste.removerPerCm2()
+                                * Areas.of(List.of(zone), plan.brief().performer(), trade.body());
+                        sum.zones.add(zone);
+                    }
+                }
+            });
+        }
+        return sums;
+    }
+
+    /**
+     * Wipes for taking paint off [F20]: as many as face, neck, chest and cap take, by the share of them that is painted, and on
+     * for what is painted besides. The lower and the upper number.
+     */
+    public int[] wipes(Plan plan) {
+        Performer performer = plan.brief().performer();
+        Set<String> painted = new HashSet<>();
+        plan.steps().stream()
+                .filter(s -> s.material().map(m -> m.kind().equals("paint")).orElse(false))
+                .forEach(s -> painted.addAll(s.zones()));
+        double whole = Areas.of(waste.wiped(), performer, trade.body());
+        double share = Areas.of(painted, performer, trade.body()) / whole;
+        return new int[] {(int) Math.ceil(waste.wipesLeast() * share), (int) Math.ceil(waste.wipesMost() * share)};
+    }
+}
