@@ -28,9 +28,9 @@ import org.junit.jupiter.api.Test;
 
 class ExactProverTest {
     private static final ExactProver PROVER = new ExactProver();
-    private static final Duration AT_MOST = Duration.ofSeconds(30);
+    private static final Duration AT_MOST = Duration.ofSeconds(100);
     private static final Path OPTIMA = Path.of("src", "test", "resources", "optima.csv");
-    private static final Duration A_MOMENT = Duration.ofSeconds(3);
+    private static final Duration A_MOMENT = Duration.ofSeconds(10);
 
     private static Proof prove(TaskNetwork network, Optional<Schedule> known) {
         return PROVER.prove(network, known, AT_MOST, () -> false);

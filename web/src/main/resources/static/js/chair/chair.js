@@ -403,6 +403,8 @@ class Chair {
       if (!e.repeat) this.main().act?.();
     } else if (key === 'q') {
       this.say(this.signals.toggle());
+    } else if (key === 'd' && this.film()?.dryer && !this.view.ended) {
+      if (!e.repeat) this.send({ type: 'DRYER', step: this.film().step });
     } else if (key === 'e' && this.view.spare) {
       this.edges();
     } else if (key === 'tab' && this.view.hands.length > 1 && !e.shiftKey && document.activeElement === document.body) {
@@ -594,7 +596,9 @@ class Chair {
     block.append(html('p', { class: 'l' }, `${c.material}: `, html('b', {}, c.look || 'dry to the touch')));
     if (asks && !this.view.ended) {
       const ask = html('div', { class: 'ask' });
-      for (const [key, label, type] of [['C', 'clear', 'CLEAR'], ['N', 'not yet', 'NOT_YET']]) {
+      const presses = [['C', 'clear', 'CLEAR'], ['N', 'not yet', 'NOT_YET']];
+      if (c.dryer && c.state !== 'dry') presses.push(['D', c.blown ? 'dryer off' : 'dryer on', 'DRYER']);
+      for (const [key, label, type] of presses) {
         const button = html('button', { type: 'button' }, html('u', {}, key), label);
         button.addEventListener('click', () => this.send({ type, step: c.step }));
         ask.append(button);
@@ -690,7 +694,7 @@ class Chair {
     if (c.closes && now >= c.closes - 120000) [state, until, says] = ['closing', c.closes, 'closing'];
     if (now >= (c.closes ?? c.clear)) [state, until, says] = ['dry', null, 'look now'];
     block.className = `c-clock ${state}`;
-    block.querySelector('.w').textContent = says;
+    block.querySelector('.w').textContent = c.blown && state !== 'dry' ? `${says}, dryer on` : says;
     block.querySelector('.n').textContent = until ? countdown(until - now) : '';
     const needle = block.querySelector('[data-needle]');
     const x = block.querySelector('svg').place(now);

@@ -448,6 +448,11 @@ public final class LookPlanner {
                 draft.stacks()));
     }
 
+    /** Plans on where nothing has changed but the time; what goes as it was thought is kept as it is. */
+    public Outcome follow(Plan plan, Progress progress, Schedule before) {
+        return planner.follow(plan.network(), progress, before);
+    }
+
     /** Plans again from the middle, close to the order people have in mind. */
     public Outcome again(Plan plan, Progress progress, Schedule before) {
         return planner.plan(plan.network(), progress, Optional.of(before));

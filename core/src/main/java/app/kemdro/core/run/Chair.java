@@ -19,7 +19,6 @@ import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 
 /** A plan in the middle of being carried out. */
@@ -44,8 +43,16 @@ public final class Chair {
 
     /** Plans the rest from now; what is done stays, what runs is let finish, and the order stays close to the one before. */
     public Again planAgain(LookPlanner planner, Schedule before, LocalDateTime now) {
+        return outcome(planner.again(plan, progress(now), before), planner, before, now);
+    }
+
+    /** The same where nothing has changed but the time: what goes as it was thought is kept without looking further. */
+    public Again planOn(LookPlanner planner, Schedule before, LocalDateTime now) {
+        return outcome(planner.follow(plan, progress(now), before), planner, before, now);
+    }
+
+    private Again outcome(Outcome outcome, LookPlanner planner, Schedule before, LocalDateTime now) {
         Progress progress = progress(now);
-        Outcome outcome = planner.again(plan, progress, before);
         if (outcome instanceof Outcome.Planned p) {
             return new Again(p.schedule(), "");
         }
@@ -112,9 +119,10 @@ public final class Chair {
                 ? second(s.ended())
                 : Math.max(
                         start + length(task, mode, s) + s.addedSeconds() + paused(start, now), second(now) + AT_LEAST);
-        int settled = end + mode.settled();
-        int usable = end + mode.usable();
-        int closes = mode.closes() >= Mode.NEVER ? Mode.NEVER : end + mode.closes();
+        Blown blown = blown(step, s, now);
+        int settled = second(blown.at(end, mode.settled()));
+        int usable = second(blown.at(end, mode.usable()));
+        int closes = mode.closes() >= Mode.NEVER ? Mode.NEVER : second(blown.at(end, mode.closes()));
         if (s.clearedAt() != null) {
             settled = Math.max(end, second(s.clearedAt()));
             usable = Math.min(usable, settled);
@@ -133,6 +141,39 @@ public final class Chair {
                 .mapToInt(p -> Math.max(
                         0, (p.until() == null ? second(now) : second(p.until())) - Math.max(since, second(p.from()))))
                 .sum();
+    }
+
+    /** How much sooner a film is where it has got to because the dryer blew at it. */
+    private Blown blown(PlannedStep step, StepState s, LocalDateTime now) {
+        boolean helps = step.drying()
+                        .flatMap(d -> d.clear().isPresent() ? Optional.of(d) : Optional.empty())
+                        .isPresent()
+                && step.dryingCool().map(d -> d.clear().isPresent()).orElse(false);
+        if (!helps || s.dried(now) == 0) {
+            return new Blown(plan, 1, 0, false, now);
+        }
+        double still = step.drying().orElseThrow().clear().orElseThrow();
+        double cool = step.dryingCool().orElseThrow().clear().orElseThrow();
+        return new Blown(plan, Math.max(1, still / cool), s.dried(now), s.dryerSince() != null, now);
+    }
+
+    /**
+     * Drying with a dryer now and then: each second under it counts as so many in still air.
+     *
+     * @param times how many
+     * @param seconds how long it blew until now
+     * @param on whether it blows now
+     */
+    private record Blown(Plan plan, double times, int seconds, boolean on, LocalDateTime now) {
+        /** When what takes so long in still air is reached. */
+        LocalDateTime at(int end, double stillSeconds) {
+            LocalDateTime laid = plan.clock(end);
+            if (seconds == 0) {
+                return laid.plusSeconds(Math.round(stillSeconds));
+            }
+            double passed = Duration.between(laid, now).getSeconds() + seconds * (times - 1);
+            return now.plusSeconds(Math.round((stillSeconds - passed) / (on ? times : 1)));
+        }
     }
 
     /** How long the step was planned to take these hands, seconds. */
@@ -162,7 +203,7 @@ public final class Chair {
             if (open.isEmpty()) {
                 continue;
             }
-            LiveFilm film = film(step, s, open);
+            LiveFilm film = film(step, s, open, now);
             boolean gone = film.at(now) == LiveFilm.State.DRY
                     && step.material().map(m -> m.kind().equals(CLEANER)).orElse(false);
             if (!gone) {
@@ -191,13 +232,15 @@ public final class Chair {
         return plan.network().lags().stream().anyMatch(l -> l.from().equals(step) && l.to().equals(other));
     }
 
-    private LiveFilm film(PlannedStep step, StepState s, List<String> zones) {
+    private LiveFilm film(PlannedStep step, StepState s, List<String> zones, LocalDateTime now) {
         Task task = plan.network().task(step.id());
         Mode mode = task.modes().get(Math.min(s.mode(), task.modes().size() - 1));
         LocalDateTime laid = s.ended() == null ? plan.chairIn() : s.ended();
         DryingTimes drying = step.drying().orElseThrow();
         boolean dried = mode.tool() > 0;
-        LocalDateTime clear = laid.plusSeconds(mode.settled());
+        Blown blown = blown(step, s, now);
+        int end = second(laid);
+        LocalDateTime clear = blown.at(end, mode.settled());
         if (s.clearedAt() != null) {
             clear = s.clearedAt();
         } else if (s.lookAgainAt() != null && s.lookAgainAt().isAfter(clear)) {
@@ -207,14 +250,15 @@ public final class Chair {
                 step,
                 zones,
                 laid,
-                dried ? null : after(laid, drying.tacky()),
-                dried ? null : after(laid, drying.closes()),
+                dried || drying.tacky().isEmpty()
+                        ? null
+                        : blown.at(end, drying.tacky().getAsDouble()),
+                dried || drying.closes().isEmpty()
+                        ? null
+                        : blown.at(end, drying.closes().getAsDouble()),
                 clear,
-                s.clearedAt() != null);
-    }
-
-    private static @Nullable LocalDateTime after(LocalDateTime laid, OptionalDouble seconds) {
-        return seconds.isPresent() ? laid.plusSeconds(Math.round(seconds.getAsDouble())) : null;
+                s.clearedAt() != null,
+                s.dryerSince() != null);
     }
 
     /** What these hands, or {@link #NOBODY}, are to do, in order: what runs is left out. */

@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param closes when it no longer grabs, if so
  * @param clear when to look whether it is clear
  * @param confirmed whether the artist said it is clear
+ * @param blown whether the dryer blows at it now
  */
 public record LiveFilm(
         PlannedStep step,
@@ -22,7 +23,8 @@ public record LiveFilm(
         @Nullable LocalDateTime tacky,
         @Nullable LocalDateTime closes,
         LocalDateTime clear,
-        boolean confirmed) {
+        boolean confirmed,
+        boolean blown) {
 
     /** Minutes before a window closes in which it is said to be closing. */
     private static final int LAST_MINUTES = 2;

@@ -65,6 +65,8 @@ public record RunEvent(
         BACK,
         NOTE,
         UNDO,
+        /** The dryer is turned on the film of a step, or taken away again. */
+        DRYER,
         /** A step that was done is done once more. */
         REDO,
         /** Something went wrong at a step; the text is the repair's id. */

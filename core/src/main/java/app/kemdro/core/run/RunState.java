@@ -64,6 +64,7 @@ public record RunState(
                 case ADD -> steps.put(e.step(), was.longer(e));
                 case CLEAR -> steps.put(e.step(), was.clear(e));
                 case NOT_YET -> steps.put(e.step(), was.notYet(e));
+                case DRYER -> steps.put(e.step(), was.dryer(e));
                 case BREAK, AWAY -> pauses.add(new Pause(e.at(), null, e.type(), e.seconds()));
                 case REACTION -> {
                     steps.replaceAll((id, s) -> s.status() == Status.RUNNING ? s.putDown() : s);

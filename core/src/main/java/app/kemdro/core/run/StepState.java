@@ -1,5 +1,6 @@
 package app.kemdro.core.run;
 
+import java.time.Duration;
 import java.time.LocalDateTime;
 import org.jspecify.annotations.Nullable;
 
@@ -8,6 +9,8 @@ import org.jspecify.annotations.Nullable;
  *
  * @param clearedAt when the artist said its film is clear, if so
  * @param lookAgainAt when to look again after a "not yet", if there was one
+ * @param driedSeconds how long its film was under the dryer, until it was taken away last
+ * @param dryerSince since when the dryer blows at its film, if it does
  */
 public record StepState(
         Status status,
@@ -18,8 +21,10 @@ public record StepState(
         int addedSeconds,
         String reason,
         @Nullable LocalDateTime clearedAt,
-        @Nullable LocalDateTime lookAgainAt) {
-    static final StepState WAITING = new StepState(Status.WAITING, "", 0, null, null, 0, "", null, null);
+        @Nullable LocalDateTime lookAgainAt,
+        int driedSeconds,
+        @Nullable LocalDateTime dryerSince) {
+    static final StepState WAITING = new StepState(Status.WAITING, "", 0, null, null, 0, "", null, null, 0, null);
 
     /** Stages of a step. */
     public enum Status {
@@ -30,12 +35,37 @@ public record StepState(
     }
 
     StepState begun(RunEvent e) {
-        return new StepState(Status.RUNNING, e.hands(), e.mode(), e.at(), null, 0, "", null, null);
+        return new StepState(Status.RUNNING, e.hands(), e.mode(), e.at(), null, 0, "", null, null, 0, null);
     }
 
     StepState finished(RunEvent e) {
         LocalDateTime start = started == null ? e.at() : started;
-        return new StepState(Status.DONE, e.hands(), mode, start, e.at(), addedSeconds, "", null, null);
+        return new StepState(Status.DONE, e.hands(), mode, start, e.at(), addedSeconds, "", null, null, 0, null);
+    }
+
+    /** The dryer is turned on its film, or taken away. */
+    StepState dryer(RunEvent e) {
+        boolean on = dryerSince == null;
+        return new StepState(
+                status,
+                hands,
+                mode,
+                started,
+                ended,
+                addedSeconds,
+                reason,
+                clearedAt,
+                lookAgainAt,
+                dried(e.at()),
+                on ? e.at() : null);
+    }
+
+    /** Seconds under the dryer until now. */
+    int dried(LocalDateTime now) {
+        return driedSeconds
+                + (dryerSince == null
+                        ? 0
+                        : (int) Math.max(0, Duration.between(dryerSince, now).getSeconds()));
     }
 
     /** Left unfinished: whoever takes it up begins anew. */
@@ -44,16 +74,28 @@ public record StepState(
     }
 
     StepState skipped(RunEvent e) {
-        return new StepState(Status.SKIPPED, e.hands(), mode, started, e.at(), addedSeconds, e.text(), null, null);
+        return new StepState(
+                Status.SKIPPED, e.hands(), mode, started, e.at(), addedSeconds, e.text(), null, null, 0, null);
     }
 
     StepState longer(RunEvent e) {
         return new StepState(
-                status, hands, mode, started, ended, addedSeconds + e.seconds(), reason, clearedAt, lookAgainAt);
+                status,
+                hands,
+                mode,
+                started,
+                ended,
+                addedSeconds + e.seconds(),
+                reason,
+                clearedAt,
+                lookAgainAt,
+                driedSeconds,
+                dryerSince);
     }
 
     StepState clear(RunEvent e) {
-        return new StepState(status, hands, mode, started, ended, addedSeconds, reason, e.at(), null);
+        return new StepState(
+                status, hands, mode, started, ended, addedSeconds, reason, e.at(), null, driedSeconds, dryerSince);
     }
 
     StepState notYet(RunEvent e) {
@@ -67,6 +109,8 @@ public record StepState(
                 addedSeconds,
                 reason,
                 null,
-                from.plusSeconds(Math.max(60, e.seconds())));
+                from.plusSeconds(Math.max(60, e.seconds())),
+                driedSeconds,
+                dryerSince);
     }
 }

@@ -64,6 +64,20 @@ public final class Planner {
      * @param before the schedule that was followed until now
      */
     public Outcome plan(TaskNetwork network, Progress progress, Optional<Schedule> before) {
+        return plan(network, progress, before, false);
+    }
+
+    /**
+     * Plans what is left where nothing has changed but the time: an order that goes as it was thought is kept without looking
+     * for another.
+     *
+     * @param before the schedule that was followed until now
+     */
+    public Outcome follow(TaskNetwork network, Progress progress, Schedule before) {
+        return plan(network, progress, Optional.of(before), true);
+    }
+
+    private Outcome plan(TaskNetwork network, Progress progress, Optional<Schedule> before, boolean follow) {
         Optional<List<String>> ring = network.cycle();
         if (ring.isPresent()) {
             return new Ring(ring.get());
@@ -72,10 +86,10 @@ public final class Planner {
         Optional<Schedule> kept = before.flatMap(b -> Shift.of(network, progress, b));
         boolean underWay = progress.now() > 0 || !progress.past().isEmpty();
         int late = kept.isPresent() ? kept.get().ready() - before.get().ready() : Integer.MAX_VALUE;
-        if (underWay && late <= 0) {
+        if (follow && late <= 0) {
             return new Planned(kept.get());
         }
-        int tries = underWay && late <= AS_THOUGHT ? attempts / 4 : attempts;
+        int tries = follow && late <= AS_THOUGHT ? attempts / 4 : attempts;
         Outcome found = new Search(layout, Math.max(1, tries * LARGE / Math.max(LARGE, layout.n))).run(before);
         int worth = underWay ? WORTH_A_CHANGE : 0;
         return kept.isPresent()

@@ -2,6 +2,7 @@ package app.kemdro.core.schedule;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A network with times.
@@ -18,11 +19,13 @@ public record Schedule(List<Placed> placed, List<Rest> rests, int ready, int lea
         rests = List.copyOf(rests);
     }
 
-    /** The placement of this task. */
+    /** The placement of this task; empty where it is left out. */
+    public Optional<Placed> find(String task) {
+        return placed.stream().filter(p -> p.task().equals(task)).findFirst();
+    }
+
+    /** The placement of this task, which must be there. */
     public Placed of(String task) {
-        return placed.stream()
-                .filter(p -> p.task().equals(task))
-                .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("No task is called " + task));
+        return find(task).orElseThrow(() -> new IllegalArgumentException("No task is called " + task));
     }
 }

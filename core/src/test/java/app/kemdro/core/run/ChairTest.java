@@ -87,6 +87,34 @@ class ChairTest {
                         again(coatOneDone(), 190).of(coat(BROWS, 2)).start());
     }
 
+    /** The dryer moves the clock from the moment it is turned on, and the clock runs on as before when it is taken away. */
+    @Test
+    void theDryerMovesTheClockWhileItBlows() {
+        Plan gluing = planned(look(entry("foam-piece", "forehead")), brief(lead("Ines")));
+        String glue = gluing.steps().stream()
+                .filter(s -> s.dryingCool().isPresent() && s.drying().isPresent())
+                .map(PlannedStep::id)
+                .findFirst()
+                .orElseThrow();
+        List<RunEvent> laid = new ArrayList<>(List.of(
+                new RunEvent("s", gluing.clock(0), "Ines", Type.START, glue, 0, 0, ""),
+                new RunEvent("f", gluing.clock(60), "Ines", Type.FINISH, glue, 0, 0, "")));
+        LocalDateTime still = film(gluing, laid, 61).clear();
+        laid.add(new RunEvent("d", gluing.clock(90), "", Type.DRYER, glue, 0, 0, ""));
+        LocalDateTime blown = film(gluing, laid, 100).clear();
+        assertThat(blown).isBefore(still);
+        assertThat(film(gluing, laid, 120).clear())
+                .as("the forecast holds while it blows")
+                .isBetween(blown.minusSeconds(2), blown.plusSeconds(2));
+        laid.add(new RunEvent("e", gluing.clock(100), "", Type.DRYER, glue, 0, 0, ""));
+        LocalDateTime away = film(gluing, laid, 120).clear();
+        assertThat(away).isAfter(blown).isBefore(still);
+    }
+
+    private static LiveFilm film(Plan plan, List<RunEvent> events, int second) {
+        return new Chair(plan, RunState.of(events)).films(plan.clock(second)).get(0);
+    }
+
     @Test
     void addedMinutesMoveWhatFollows() {
         String coat = coat(BROWS, 1);

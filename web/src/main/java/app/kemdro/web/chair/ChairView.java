@@ -99,7 +99,12 @@ record ChairView(
     /** Something later, in short. */
     record Upcoming(String title, String hour) {}
 
-    /** A drying clock. */
+    /**
+     * A drying clock.
+     *
+     * @param dryer whether the cool dryer may help it
+     * @param blown whether it blows at it now
+     */
     record Clock(
             String step,
             String where,
@@ -110,7 +115,9 @@ record ChairView(
             @Nullable Long tacky,
             @Nullable Long closes,
             long clear,
-            boolean confirmed) {}
+            boolean confirmed,
+            boolean dryer,
+            boolean blown) {}
 
     static ChairView of(Standing standing, LocalDateTime now) {
         return new Maker(standing, now).view();
@@ -340,7 +347,9 @@ record ChairView(
                         film.tacky() == null ? null : millis(film.tacky()),
                         film.closes() == null ? null : millis(film.closes()),
                         millis(film.clear()),
-                        film.confirmed()));
+                        film.confirmed(),
+                        step.dryingCool().isPresent(),
+                        film.blown()));
             }
             return clocks;
         }

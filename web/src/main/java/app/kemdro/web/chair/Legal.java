@@ -30,6 +30,7 @@ final class Legal {
     static RunEvent check(RunEvent e, Standing now, Trade trade) {
         driven(e, now);
         return switch (e.type()) {
+            case DRYER -> dryer(e, now);
             case REDO -> redo(e, now);
             case TROUBLE -> trouble(e, now, trade);
             case SCHOOL, COATS, DROP -> entry(e, now, trade);
@@ -94,6 +95,21 @@ final class Legal {
         if (DRIVEN.contains(e.type()) && another) {
             throw new NotPossible(e.hands() + " is driven on another screen. Press “drive” to take over here.");
         }
+    }
+
+    private static RunEvent dryer(RunEvent e, Standing now) {
+        PlannedStep step = step(e, now);
+        if (now.state().step(step.id()).status() != Status.DONE || step.drying().isEmpty()) {
+            throw new NotPossible("Nothing of “" + step.titleWithPlace() + "” is drying.");
+        }
+        if (step.dryingCool().isEmpty()) {
+            throw new NotPossible(
+                    now.plan().brief().room().dryers() == 0
+                            ? "There is no dryer in this room."
+                            : "The dryer does no good there: it hardly helps, or it is not for “" + step.title()
+                                    + "”.");
+        }
+        return e;
     }
 
     private static RunEvent redo(RunEvent e, Standing now) {

@@ -284,7 +284,8 @@ public class Runs {
         Made then = carriedOut(run, state);
         return again(
                 new Standing(run, List.copyOf(until), then.plan(), then.changes(), state, before),
-                until.get(until.size() - 1).at());
+                until.get(until.size() - 1).at(),
+                STRUCTURAL.contains(until.get(until.size() - 1).type()));
     }
 
     /** The plan that is carried out, made anew only when something has happened that changes it. */
@@ -366,15 +367,20 @@ public class Runs {
         }
         return again(
                 new Standing(before.run(), List.copyOf(all), now.plan(), now.changes(), state, before.schedule()),
-                later(event.at(), now(before.run())));
+                later(event.at(), now(before.run())),
+                STRUCTURAL.contains(event.type()));
     }
 
     private static LocalDateTime later(LocalDateTime a, LocalDateTime b) {
         return a.isAfter(b) ? a : b;
     }
 
-    private Standing again(Standing was, LocalDateTime now) {
-        Chair.Again again = new Chair(was.plan(), was.state()).planAgain(plans.live(), was.schedule(), now);
+    /** Plans the rest; where the plan itself has changed, whatever the order was. */
+    private Standing again(Standing was, LocalDateTime now, boolean changed) {
+        Chair chair = new Chair(was.plan(), was.state());
+        Chair.Again again = changed
+                ? chair.planAgain(plans.live(), was.schedule(), now)
+                : chair.planOn(plans.live(), was.schedule(), now);
         return was.planned(again.schedule(), again.trouble());
     }
 

@@ -16,6 +16,7 @@ import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
@@ -169,7 +170,11 @@ public record Ribbon(
     private static List<Span> windows(Plan plan) {
         List<Span> spans = new ArrayList<>();
         for (Lag lag : plan.network().lags()) {
-            Placed from = plan.schedule().of(lag.from());
+            Optional<Placed> laid = plan.schedule().find(lag.from());
+            if (laid.isEmpty() || plan.schedule().find(lag.to()).isEmpty()) {
+                continue;
+            }
+            Placed from = laid.get();
             PlannedStep step = plan.step(lag.to());
             boolean wet = step.template().begins() == Begins.WET;
             if (lag.kind() == Lag.Kind.FRESH || wet) {

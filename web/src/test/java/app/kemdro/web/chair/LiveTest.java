@@ -236,6 +236,39 @@ class LiveTest {
     }
 
     @Test
+    void theDryerIsTurnedOnAFilmAndTheClockMoves() throws Exception {
+        Matcher film = null;
+        for (int k = 0; k < 60 && (film == null || !film.find()); k++) {
+            carryOut(Duration.ofMinutes(1));
+            film = Pattern.compile(
+                            "\"step\":\"([^\"]+)\",\"where\":\"[^\"]*\",\"material\":\"[^\"]*\",\"state\":\"wet\"[^}]*\"dryer\":true")
+                    .matcher(get("state"));
+        }
+        String step = film.group(1);
+        assertThat(press(Type.DRYER, step, "Ines", "").body()).contains("\"blown\":true");
+        assertThat(press(Type.DRYER, step, "Ines", "").body()).doesNotContain("\"blown\":true");
+        assertThat(press(Type.DRYER, next("Ines").task(), "Ines", "").body()).contains("is drying");
+    }
+
+    /** Whatever is left out, the chair goes on and every screen is drawn. */
+    @Test
+    void anyStepCanBeLeftOut() throws Exception {
+        for (int k = 0; k < 40; k++) {
+            Standing s = now();
+            var next = s.schedule().placed().stream()
+                    .filter(p -> s.state().step(p.task()).status() == Status.WAITING)
+                    .findFirst();
+            if (next.isEmpty()) {
+                break;
+            }
+            assertThat(press(Type.SKIP, next.get().task(), "Ines", "not needed").status())
+                    .as(next.get().task())
+                    .isEqualTo(200);
+        }
+        assertThat(get("state")).contains("\"ready\"");
+    }
+
+    @Test
     void aReactionStopsEverythingAndIsKept() throws Exception {
         Placed first = next("Ines");
         press(Type.START, first.task(), "Ines", "");
