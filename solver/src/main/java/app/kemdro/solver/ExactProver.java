@@ -19,10 +19,10 @@ public final class ExactProver implements Prover {
     private static final int A_DAY = 24 * 3600;
 
     /** Seconds of the solver's own count of effort for each second asked for; the count, not the clock, ends a search. */
-    private static final double EFFORT = 0.06;
+    private static final double EFFORT = 0.02;
 
     /** The clock ends it after so many times what was asked for, on a machine that is slow or busy. */
-    private static final double PATIENCE = 3;
+    private static final double PATIENCE = 6;
 
     private static final class Native {
         private static final boolean LOADED = load();

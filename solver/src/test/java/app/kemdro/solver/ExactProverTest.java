@@ -28,7 +28,7 @@ import org.junit.jupiter.api.Test;
 
 class ExactProverTest {
     private static final ExactProver PROVER = new ExactProver();
-    private static final Duration AT_MOST = Duration.ofSeconds(100);
+    private static final Duration AT_MOST = Duration.ofSeconds(300);
     private static final Path OPTIMA = Path.of("src", "test", "resources", "optima.csv");
     private static final Duration A_MOMENT = Duration.ofSeconds(10);
 
