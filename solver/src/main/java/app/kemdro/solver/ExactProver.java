@@ -94,10 +94,13 @@ public final class ExactProver implements Prover {
         Thread thread = new Thread(
                 () -> {
                     try {
-                        while (!stop.getAsBoolean()) {
+                        // said again and again: a search that has not quite begun does not hear it
+                        while (true) {
+                            if (stop.getAsBoolean()) {
+                                solver.stopSearch();
+                            }
                             Thread.sleep(50);
                         }
-                        solver.stopSearch();
                     } catch (InterruptedException e) {
                         Thread.currentThread().interrupt();
                     }
