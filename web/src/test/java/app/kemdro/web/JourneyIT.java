@@ -278,6 +278,7 @@ class JourneyIT {
         assertThat(page.locator(".c-clock.wet").first()).containsText("wet");
         accessible("chair with something wet");
         page.keyboard().press("m");
+        page.keyboard().press("1");
         page.locator("[data-c=askinput]").fill("Left cheek: glue went on thick.");
         page.locator("#ask button.go").click();
         page.waitForTimeout(200);
