@@ -295,7 +295,7 @@ class Chair {
 
   /** What went wrong, then where: the way to put it right comes into the order at once. */
   async trouble() {
-    const found = await fetch(`${this.base}/troubles`).then((a) => (a.ok ? a.json() : [])).catch(() => []);
+    const found = await this.list('troubles');
     const rows = found.map((t) => [t.says, t, t.how]);
     rows.push(['A product is missing', 'swap', 'another school for what has not begun'], ['Skin reacts', 'skin', 'stop; what to do now'], ['The performer is called away', 'away', 'everything waits'], ['The performer is unwell', 'off', 'off the face fast']);
     const what = await this.choose('What went wrong?', '', rows);
@@ -307,9 +307,19 @@ class Chair {
       const seconds = await this.choose('Away for how long?', '', AWAY.map(([words, s]) => [words, s]));
       if (seconds) this.send({ type: 'AWAY', seconds });
     } else {
-      const place = what.places.length === 1 ? what.places[0] : await this.choose('Where?', what.says, what.places.map((p) => [p.where || p.title, p, p.title]));
-      if (place) this.send({ type: 'TROUBLE', step: place.step, text: what.id });
+      this.troubleAt(what, 'Where?', what.says);
     }
+  }
+
+  /** Reports what went wrong at the one place where it can have, or at the one that is chosen. */
+  async troubleAt(what, ask, hint) {
+    const place = what.places.length === 1 ? what.places[0] : await this.choose(ask, hint, what.places.map((p) => [p.where || p.title, p, p.title]));
+    if (place) this.send({ type: 'TROUBLE', step: place.step, text: what.id });
+  }
+
+  /** What the server lists there; nothing where it cannot be asked. */
+  list(path) {
+    return fetch(`${this.base}/${path}`).then((a) => (a.ok ? a.json() : [])).catch(() => []);
   }
 
   async reaction() {
@@ -319,7 +329,7 @@ class Chair {
   }
 
   async swap() {
-    const found = await fetch(`${this.base}/swaps`).then((a) => (a.ok ? a.json() : [])).catch(() => []);
+    const found = await this.list('swaps');
     if (!found.length) {
       this.say('Nothing that has not begun could be done another way.');
       return;
@@ -331,7 +341,7 @@ class Chair {
   }
 
   async onceMore() {
-    const found = await fetch(`${this.base}/done`).then((a) => (a.ok ? a.json() : [])).catch(() => []);
+    const found = await this.list('done');
     if (!found.length) {
       this.say('Nothing is done yet.');
       return;
@@ -421,10 +431,8 @@ class Chair {
   }
 
   async edges() {
-    const found = await fetch(`${this.base}/troubles`).then((a) => (a.ok ? a.json() : [])).catch(() => []);
-    const again = found.find((t) => t.id === 'edges-again');
-    const place = again && (again.places.length === 1 ? again.places[0] : await this.choose('Which edges?', '', again.places.map((p) => [p.where || p.title, p, p.title])));
-    if (place) this.send({ type: 'TROUBLE', step: place.step, text: 'edges-again' });
+    const again = (await this.list('troubles')).find((t) => t.id === 'edges-again');
+    if (again) this.troubleAt(again, 'Which edges?', '');
   }
 
   /** Shows these hands large; whoever drives them is not changed. */

@@ -1,19 +1,14 @@
 package app.kemdro.web;
 
+import static app.kemdro.web.RealBrowser.accessible;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.kemdro.web.account.DemoAccounts;
-import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
-import com.deque.html.axecore.playwright.AxeBuilder;
-import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
-import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
@@ -47,19 +42,7 @@ class ChairIT {
     @BeforeAll
     void launch() {
         playwright = Playwright.create();
-        browser = playwright
-                .chromium()
-                .launch(new BrowserType.LaunchOptions()
-                        .setExecutablePath(
-                                Path.of(System.getenv().getOrDefault("KEMDRO_CHROMIUM", "/usr/bin/chromium")))
-                        .setArgs(List.of(
-                                "--no-sandbox",
-                                "--disable-gpu",
-                                "--disable-quic",
-                                "--no-first-run",
-                                "--disable-background-networking",
-                                "--disable-component-update",
-                                "--disable-sync")));
+        browser = RealBrowser.launch(playwright);
     }
 
     @AfterAll
@@ -69,13 +52,7 @@ class ChairIT {
 
     @BeforeEach
     void aJobOfItsOwn() {
-        Job from = jobs.byCall().stream()
-                .filter(j -> j.title().equals("Orrin Vask"))
-                .findFirst()
-                .orElseThrow();
-        Job copy = new Job("In the chair", "", "", from.brief());
-        copy.setLook(from.look());
-        job = jobs.add(copy).id();
+        job = DemoJobs.like("Orrin Vask", "In the chair", jobs).id();
     }
 
     @AfterEach
@@ -88,33 +65,12 @@ class ChairIT {
         BrowserContext context = browser.newContext(new Browser.NewContextOptions().setViewportSize(width, height));
         contexts.add(context);
         Page page = context.newPage();
-        page.navigate("http://127.0.0.1:" + port + "/sign-in");
-        page.locator("input[name=username]").first().fill(who);
-        page.locator("input[name=password]").first().fill(DemoAccounts.PASSWORD);
-        page.locator("button.go").click();
-        page.waitForURL("**/shelf");
+        RealBrowser.signIn(page, port, who);
         return page;
     }
 
     private void go(Page page, String path) {
-        page.navigate("http://127.0.0.1:" + port + path);
-        page.waitForSelector("html[data-alive]");
-    }
-
-    private static void accessible(Page page, String what) {
-        List<Rule> serious = new AxeBuilder(page)
-                        .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
-                        .analyze()
-                        .getViolations()
-                        .stream()
-                        .filter(v -> List.of("serious", "critical").contains(v.getImpact()))
-                        .toList();
-        assertThat(serious)
-                .as(what + ": "
-                        + serious.stream()
-                                .map(v -> v.getId() + " " + v.getNodes().get(0).getHtml())
-                                .toList())
-                .isEmpty();
+        RealBrowser.go(page, port, path);
     }
 
     private Page[] twoScreens() {

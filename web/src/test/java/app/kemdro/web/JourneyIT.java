@@ -3,16 +3,11 @@ package app.kemdro.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.kemdro.web.account.DemoAccounts;
-import com.deque.html.axecore.playwright.AxeBuilder;
-import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
-import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
@@ -44,20 +39,8 @@ class JourneyIT {
 
     @BeforeAll
     void launch() {
-        String chromium = System.getenv().getOrDefault("KEMDRO_CHROMIUM", "/usr/bin/chromium");
         playwright = Playwright.create();
-        browser = playwright
-                .chromium()
-                .launch(new BrowserType.LaunchOptions()
-                        .setExecutablePath(Path.of(chromium))
-                        .setArgs(List.of(
-                                "--no-sandbox",
-                                "--disable-gpu",
-                                "--disable-quic",
-                                "--no-first-run",
-                                "--disable-background-networking",
-                                "--disable-component-update",
-                                "--disable-sync")));
+        browser = RealBrowser.launch(playwright);
     }
 
     @AfterAll
@@ -92,33 +75,15 @@ class JourneyIT {
     }
 
     private void go(String path) {
-        page.navigate("http://127.0.0.1:" + port + path);
-        page.waitForSelector("html[data-alive]");
+        RealBrowser.go(page, port, path);
     }
 
     private void signIn(String name) {
-        go("/sign-in");
-        page.locator("input[name=username]").first().fill(name);
-        page.locator("input[name=password]").first().fill(DemoAccounts.PASSWORD);
-        page.locator("button.go").click();
-        page.waitForURL("**/shelf");
-        page.waitForSelector("html[data-alive]");
+        RealBrowser.signIn(page, port, name);
     }
 
     private void accessible(String room) {
-        List<Rule> serious = new AxeBuilder(page)
-                        .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
-                        .analyze()
-                        .getViolations()
-                        .stream()
-                        .filter(v -> List.of("serious", "critical").contains(v.getImpact()))
-                        .toList();
-        assertThat(serious)
-                .as(room + ": "
-                        + serious.stream()
-                                .map(v -> v.getId() + " " + v.getNodes().get(0).getHtml())
-                                .toList())
-                .isEmpty();
+        RealBrowser.accessible(page, room);
     }
 
     private Locator zone(String id) {

@@ -2,6 +2,8 @@ package app.kemdro.core.look;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -25,6 +27,23 @@ public record Look(List<LookEntry> entries, List<Wish> wishes) {
     /** The same wishes for other entries. */
     public Look with(List<LookEntry> others) {
         return new Look(others, wishes);
+    }
+
+    /** The entry of this id, if it has one. */
+    public Optional<LookEntry> entry(String id) {
+        return entries.stream().filter(e -> e.id().equals(id)).findFirst();
+    }
+
+    /** The same with one entry changed. */
+    public Look changing(String id, UnaryOperator<LookEntry> change) {
+        return with(entries.stream()
+                .map(e -> e.id().equals(id) ? change.apply(e) : e)
+                .toList());
+    }
+
+    /** The same without one entry. */
+    public Look without(String id) {
+        return with(entries.stream().filter(e -> !e.id().equals(id)).toList());
     }
 
     /** The same with these wishes. */

@@ -48,7 +48,12 @@ public final class Levers {
      * @param says what is done, as on the button
      * @param risk what may go wrong with it, empty where nothing special may
      */
-    public record Measure(String says, String risk, Look look, Brief brief) {}
+    public record Measure(String says, String risk, Look look, Brief brief) {
+        /** Two measures said as one, for what both make of a look and a brief. */
+        public static Measure both(String one, String oneRisk, String other, String otherRisk, Look look, Brief brief) {
+            return new Measure(one + ", and " + low(other), (oneRisk + " " + otherRisk).strip(), look, brief);
+        }
+    }
 
     /** Measures that save time, the most saving first; then pairs of the best of them. */
     public List<Lever> of(Look look, Brief brief) {
@@ -92,9 +97,11 @@ public final class Levers {
         }
         Look joined =
                 looks ? joined(look, one.look(), other.look()) : one.look().equals(look) ? other.look() : one.look();
-        return Optional.of(new Measure(
-                one.says() + ", and " + low(other.says()),
-                (one.risk() + " " + other.risk()).strip(),
+        return Optional.of(Measure.both(
+                one.says(),
+                one.risk(),
+                other.says(),
+                other.risk(),
                 joined,
                 one.brief().equals(brief) ? other.brief() : one.brief()));
     }
@@ -103,17 +110,13 @@ public final class Levers {
     private static Look joined(Look look, Look one, Look other) {
         List<LookEntry> entries = new ArrayList<>();
         for (LookEntry entry : look.entries()) {
-            Optional<LookEntry> a = find(one, entry.id());
-            Optional<LookEntry> b = find(other, entry.id());
+            Optional<LookEntry> a = one.entry(entry.id());
+            Optional<LookEntry> b = other.entry(entry.id());
             if (a.isPresent() && b.isPresent()) {
                 entries.add(a.get().equals(entry) ? b.get() : a.get());
             }
         }
         return look.with(entries);
-    }
-
-    private static Optional<LookEntry> find(Look look, String id) {
-        return look.entries().stream().filter(e -> e.id().equals(id)).findFirst();
     }
 
     private Optional<Plan> plan(Look look, Brief brief) {
@@ -123,7 +126,8 @@ public final class Levers {
     private Optional<Lever> weigh(Measure measure, Plan now) {
         return plan(measure.look(), measure.brief())
                 .filter(p -> now.schedule().ready() - p.schedule().ready() >= WORTH)
-                .filter(p -> troubles(p) <= troubles(now))
+                // no minutes are worth another boundary that does not hold
+                .filter(p -> p.troubles() <= now.troubles())
                 .map(p -> new Lever(
                         measure.says(),
                         now.schedule().ready() - p.schedule().ready(),
@@ -131,13 +135,6 @@ public final class Levers {
                         measure.risk(),
                         measure.look(),
                         measure.brief()));
-    }
-
-    /** Boundaries that do not hold; no minutes are worth another one. */
-    private static long troubles(Plan plan) {
-        return plan.stacks().values().stream()
-                .mapToLong(s -> s.troubles().size())
-                .sum();
     }
 
     /** By how much this plan costs more than another, €; negative where it costs less. */
@@ -194,7 +191,7 @@ public final class Levers {
                         t.name() + " instead of " + low(technique.name()) + ", "
                                 + trade.body().say(entry.zones()),
                         risk(t),
-                        with(look, entry.by(t.id())),
+                        look.changing(entry.id(), e -> e.by(t.id())),
                         brief))
                 .toList();
     }
@@ -219,7 +216,7 @@ public final class Levers {
                 "One " + singular(technique.coats().word()) + " less of " + low(technique.name()) + ", "
                         + trade.body().say(entry.zones()),
                 "A thinner build shows or lifts sooner.",
-                with(look, entry.coated(coats - 1)),
+                look.changing(entry.id(), e -> e.coated(coats - 1)),
                 brief));
     }
 
@@ -237,14 +234,8 @@ public final class Levers {
         return List.of(new Measure(
                 "Without " + low(technique.name()) + ", " + trade.body().say(entry.zones()),
                 "The character loses it.",
-                look.with(look.entries().stream().filter(e -> !e.equals(entry)).toList()),
+                look.without(entry.id()),
                 brief));
-    }
-
-    private static Look with(Look look, LookEntry changed) {
-        return look.with(look.entries().stream()
-                .map(e -> e.id().equals(changed.id()) ? changed : e)
-                .toList());
     }
 
     private static String low(String text) {

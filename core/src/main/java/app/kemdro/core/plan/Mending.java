@@ -86,14 +86,14 @@ public final class Mending {
                         technique.name() + ", " + trade.body().say(fit), because, lay(look, technique, fit, below)));
             }
         }
-        entry(look, layer.entry()).ifPresent(e -> all.addAll(swaps(look, e, because)));
-        below.flatMap(b -> entry(look, b.entry())).ifPresent(e -> {
+        look.entry(origin(layer.entry())).ifPresent(e -> all.addAll(swaps(look, e, because)));
+        below.flatMap(b -> look.entry(origin(b.entry()))).ifPresent(e -> {
             all.addAll(swaps(look, e, because));
-            if (mend.turn() && entry(look, layer.entry()).isPresent()) {
+            if (mend.turn() && look.entry(origin(layer.entry())).isPresent()) {
                 all.add(new Offer(
                         "Lay " + low(trade.technique(e.techniqueId()).name()) + " over it instead",
                         because,
-                        with(look, e.above(origin(layer.entry())))));
+                        look.changing(e.id(), x -> x.above(origin(layer.entry())))));
             }
         });
         return all;
@@ -110,18 +110,11 @@ public final class Mending {
         Technique now = trade.technique(entry.techniqueId());
         return trade.schoolsBeside(now).stream()
                 .filter(t -> t.zones().containsAll(entry.zones()))
-                .map(t -> new Offer(t.name() + " instead of " + low(now.name()), because, with(look, entry.by(t.id()))))
+                .map(t -> new Offer(
+                        t.name() + " instead of " + low(now.name()),
+                        because,
+                        look.changing(entry.id(), e -> e.by(t.id()))))
                 .toList();
-    }
-
-    private static Look with(Look look, LookEntry changed) {
-        return look.with(look.entries().stream()
-                .map(e -> e.id().equals(changed.id()) ? changed : e)
-                .toList());
-    }
-
-    private static Optional<LookEntry> entry(Look look, String id) {
-        return look.entries().stream().filter(e -> e.id().equals(origin(id))).findFirst();
     }
 
     /** The entry of the look that a part of the work belongs to. */

@@ -57,6 +57,11 @@ public record Plan(
         return FiveMinutes.before(brief.call().minusSeconds(schedule.ready()));
     }
 
+    /** Boundaries that do not hold, counted zone by zone. */
+    public long troubles() {
+        return stacks.values().stream().mapToLong(s -> s.troubles().size()).sum();
+    }
+
     /** The same plan with another network of the same steps. */
     public Plan with(TaskNetwork other) {
         return new Plan(steps, other, schedule, chairIn, brief, notes, stacks);

@@ -99,7 +99,8 @@ final class Precedence {
         }
     }
 
-    private static Lag.Kind kind(Begins begins, Expanded before) {
+    /** What a step waits for that begins like this after another one. */
+    static Lag.Kind kind(Begins begins, Expanded before) {
         boolean film =
                 before.step().drying().isPresent() || before.step().template().waitsMinutes() > 0;
         return switch (begins) {

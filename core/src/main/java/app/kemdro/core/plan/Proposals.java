@@ -216,10 +216,7 @@ public final class Proposals {
                         best.technique().name() + " instead of " + now.name().toLowerCase(Locale.ROOT) + ", "
                                 + trade.body().say(entry.zones()),
                         sentence(best.because()),
-                        look.with(look.entries().stream()
-                                .map(e ->
-                                        e.equals(entry) ? e.by(best.technique().id()) : e)
-                                .toList())));
+                        look.changing(entry.id(), e -> e.by(best.technique().id()))));
             }
         }
         return proposals;
@@ -272,9 +269,7 @@ public final class Proposals {
         }
         List<String> all = new ArrayList<>(there.get().zones());
         all.addAll(zones);
-        return look.with(look.entries().stream()
-                .map(e -> e.equals(there.get()) ? e.on(all) : e)
-                .toList());
+        return look.changing(there.get().id(), e -> e.on(all));
     }
 
     private static String sentence(String text) {

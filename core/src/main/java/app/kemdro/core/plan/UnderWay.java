@@ -2,7 +2,6 @@ package app.kemdro.core.plan;
 
 import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.method.Repair;
-import app.kemdro.core.method.StepTemplate.Begins;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Composition.Entry;
 import app.kemdro.core.plan.Expansion.Expanded;
@@ -83,16 +82,15 @@ final class UnderWay {
         LookEntry asked = new LookEntry(extra.id(), repair.how().id(), zones, 0);
         List<Expanded> work = expansion.expand(Entry.of(extra.id(), asked, repair.how(), zones, false));
         Set<String> mended = new HashSet<>(zones);
-        String before = extra.step();
-        for (Expanded e : work) {
-            String id = e.step().id();
-            boolean first = before.equals(extra.step());
-            Lag.Kind kind = first ? Lag.Kind.AFTER : kind(e.step().template().begins());
-            String because = first ? "what happened is put right first" : "one after the other puts it right";
-            lags.add(new Lag(before, id, kind, null, because));
-            before = id;
+        String first = work.get(0).step().id();
+        lags.add(new Lag(extra.step(), first, Lag.Kind.AFTER, null, "what happened is put right first"));
+        for (int k = 1; k < work.size(); k++) {
+            Expanded before = work.get(k - 1);
+            PlannedStep step = work.get(k).step();
+            Lag.Kind kind = Precedence.kind(step.template().begins(), before);
+            lags.add(new Lag(before.step().id(), step.id(), kind, null, "one after the other puts it right"));
         }
-        String last = before;
+        String last = work.get(work.size() - 1).step().id();
         for (Task task : tasks) {
             boolean there = task.zones().stream().anyMatch(mended::contains);
             if (there && !extra.past().contains(task.id())) {
@@ -103,15 +101,6 @@ final class UnderWay {
             steps.add(e.step());
             tasks.add(e.task());
         });
-    }
-
-    private static Lag.Kind kind(Begins begins) {
-        return switch (begins) {
-            case DONE -> Lag.Kind.END;
-            case CLEAR -> Lag.Kind.SETTLED;
-            case TACKY -> Lag.Kind.USABLE;
-            case WET -> Lag.Kind.FRESH;
-        };
     }
 
     private boolean has(String id) {

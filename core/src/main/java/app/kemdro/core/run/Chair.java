@@ -103,12 +103,23 @@ public final class Chair {
         }
         List<Rest> rests = new ArrayList<>();
         for (RunState.Pause p : state.pauses()) {
-            int usual =
-                    p.expected() > 0 ? p.expected() : plan.network().breaks().length(rests.size());
-            int end = p.until() == null ? Math.max(second(p.from()) + usual, second(now)) : second(p.until());
+            int end = p.until() == null ? Math.max(second(expected(p, rests.size())), second(now)) : second(p.until());
             rests.add(new Rest(second(p.from()), end));
         }
         return new Progress(Math.max(0, second(now)), past, rests, dropped);
+    }
+
+    /** When the pause that is on should be over: as was said, else after as long as that break of the day is. */
+    public Optional<LocalDateTime> breakEnds() {
+        return state.pause().map(p -> expected(p, state.pauses().size() - 1));
+    }
+
+    private LocalDateTime expected(RunState.Pause pause, int number) {
+        return pause.from()
+                .plusSeconds(
+                        pause.expected() > 0
+                                ? pause.expected()
+                                : plan.network().breaks().length(number));
     }
 
     private Placed placed(PlannedStep step, StepState s, LocalDateTime now) {
@@ -145,9 +156,7 @@ public final class Chair {
 
     /** How much sooner a film is where it has got to because the dryer blew at it. */
     private Blown blown(PlannedStep step, StepState s, LocalDateTime now) {
-        boolean helps = step.drying()
-                        .flatMap(d -> d.clear().isPresent() ? Optional.of(d) : Optional.empty())
-                        .isPresent()
+        boolean helps = step.drying().map(d -> d.clear().isPresent()).orElse(false)
                 && step.dryingCool().map(d -> d.clear().isPresent()).orElse(false);
         if (!helps || s.dried(now) == 0) {
             return new Blown(plan, 1, 0, false, now);
@@ -178,12 +187,7 @@ public final class Chair {
 
     /** How long the step was planned to take these hands, seconds. */
     private int length(Task task, Mode mode, StepState s) {
-        double pace = plan.network().workers().stream()
-                .filter(w -> w.id().equals(s.hands()))
-                .mapToDouble(w -> w.pace())
-                .findFirst()
-                .orElse(1);
-        return (int) Math.round(task.work() * pace) + mode.tool();
+        return (int) Math.round(task.work() * plan.network().pace(s.hands())) + mode.tool();
     }
 
     private int second(@Nullable LocalDateTime at) {

@@ -5,16 +5,13 @@ import app.kemdro.core.look.Brief.Hands;
 import app.kemdro.core.look.Brief.Room;
 import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.core.look.Look;
-import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.plan.Extra;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 
 /**
  * What events have made of a look and its brief, and the work that came in.
@@ -41,9 +38,9 @@ public record Changes(Look look, Brief brief, List<Extra> extras) {
 
     private Changes after(RunEvent e, RunState state) {
         return switch (e.type()) {
-            case SCHOOL -> each(e.step(), entry -> entry.by(e.text()));
-            case COATS -> each(e.step(), entry -> entry.coated(e.seconds()));
-            case DROP -> each(e.step(), entry -> null);
+            case SCHOOL -> with(look.changing(e.step(), entry -> entry.by(e.text())));
+            case COATS -> with(look.changing(e.step(), entry -> entry.coated(e.seconds())));
+            case DROP -> with(look.without(e.step()));
             case JOIN -> new Changes(look, brief.with(joined(e)), extras);
             case LEAVE ->
                 new Changes(
@@ -59,15 +56,8 @@ public record Changes(Look look, Brief brief, List<Extra> extras) {
         };
     }
 
-    private Changes each(String entry, UnaryOperator<@Nullable LookEntry> change) {
-        List<LookEntry> entries = new ArrayList<>();
-        for (LookEntry e : look.entries()) {
-            LookEntry now = e.id().equals(entry) ? change.apply(e) : e;
-            if (now != null) {
-                entries.add(now);
-            }
-        }
-        return new Changes(look.with(entries), brief, extras);
+    private Changes with(Look other) {
+        return new Changes(other, brief, extras);
     }
 
     private List<Hands> joined(RunEvent e) {

@@ -135,16 +135,11 @@ public final class Review {
 
     /** The task with the time it really took, as work for hands of pace 1. */
     private static Task lasting(Task task, StepState s, Plan plan) {
-        double pace = plan.network().workers().stream()
-                .filter(w -> w.id().equals(s.hands()))
-                .mapToDouble(Worker::pace)
-                .findFirst()
-                .orElse(1);
         int tool = task.modes().get(Math.min(s.mode(), task.modes().size() - 1)).tool();
         long took = s.started() == null || s.ended() == null
                 ? task.work()
                 : Duration.between(s.started(), s.ended()).getSeconds();
-        int work = (int) Math.max(1, Math.round((took - tool) / pace));
+        int work = (int) Math.max(1, Math.round((took - tool) / plan.network().pace(s.hands())));
         return new Task(task.id(), work, task.zones(), task.holds(), task.needs(), task.modes());
     }
 

@@ -1,7 +1,6 @@
 package app.kemdro.core.run;
 
 import app.kemdro.core.look.Brief.Hands;
-import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.plan.Levers;
 import app.kemdro.core.plan.Levers.Measure;
@@ -84,12 +83,8 @@ public final class RunLevers {
                     continue;
                 }
                 Changes changes = after(now.changes(), acts, at);
-                Measure both = new Measure(
-                        one.says() + ", and " + other.says().substring(0, 1).toLowerCase(java.util.Locale.ROOT)
-                                + other.says().substring(1),
-                        (one.risk() + " " + other.risk()).strip(),
-                        changes.look(),
-                        changes.brief());
+                Measure both = Measure.both(
+                        one.says(), one.risk(), other.says(), other.risk(), changes.look(), changes.brief());
                 weigh(both, acts, now, at, ready)
                         .filter(l -> l.saved() > Math.max(one.saved(), other.saved()) + WORTH)
                         .ifPresent(pairs::add);
@@ -146,7 +141,7 @@ public final class RunLevers {
     private static List<Act> acts(Measure measure, Changes now) {
         List<Act> acts = new ArrayList<>();
         for (LookEntry entry : now.look().entries()) {
-            Optional<LookEntry> then = find(measure.look(), entry.id());
+            Optional<LookEntry> then = measure.look().entry(entry.id());
             if (then.isEmpty()) {
                 acts.add(new Act(Type.DROP, entry.id(), "", 0, measure.says()));
             } else if (!then.get().techniqueId().equals(entry.techniqueId())) {
@@ -164,9 +159,5 @@ public final class RunLevers {
             acts.add(new Act(Type.ROOM, "", "", 0, Changes.say(measure.brief().room())));
         }
         return acts;
-    }
-
-    private static Optional<LookEntry> find(Look look, String id) {
-        return look.entries().stream().filter(e -> e.id().equals(id)).findFirst();
     }
 }

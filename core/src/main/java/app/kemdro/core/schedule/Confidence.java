@@ -19,11 +19,15 @@ import java.util.function.Predicate;
  * @param carries by task, the share of mornings in which being ready hung on it (the criticality index), 0 to 1
  */
 public record Confidence(int[] ready, Map<String, Double> carries) {
-    /** Spread of one task's time, of a whole day, and of a room's drying (standard deviation of the log; judgements). */
-    private static final double TASK = 0.18;
+    /** Spread of one task's time (standard deviation of the log; a judgement, as the two below). */
+    public static final double TASK = 0.18;
 
-    private static final double DAY = 0.05;
+    /** Spread of a whole day. */
+    public static final double DAY = 0.05;
+
+    /** Spread of a room's drying. */
     private static final double ROOM = 0.15;
+
     private static final long SEED = 41L;
 
     /** Simulates this many mornings. */

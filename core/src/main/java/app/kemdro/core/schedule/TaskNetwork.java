@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Tasks, what follows what, and who and what there is to do them. Times are seconds from the moment work may begin.
@@ -85,6 +86,15 @@ public record TaskNetwork(
                 .filter(t -> t.id().equals(id))
                 .findFirst()
                 .orElseThrow(() -> new IllegalArgumentException("No task is called " + id));
+    }
+
+    /** How much longer these hands take than is usual; 1 for hands that are not of it. */
+    public double pace(@Nullable String hands) {
+        return workers.stream()
+                .filter(w -> w.id().equals(hands))
+                .mapToDouble(Worker::pace)
+                .findFirst()
+                .orElse(1);
     }
 
     /** A ring of tasks each of which waits for the one before, if there is one. */

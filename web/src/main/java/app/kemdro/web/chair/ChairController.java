@@ -224,7 +224,7 @@ class ChairController {
         if (device.length() > 60 || (report.step() != null && report.step().length() > 200)) {
             throw new NotPossible("The report names no device or step of this run.");
         }
-        Run run = runs.open(job).orElseThrow(() -> new NotPossible("No run is on. Begin one in the chair."));
+        Run run = runs.running(job);
         return new RunEvent(
                 id,
                 when(run, report.ago() == null ? 0 : report.ago()),
@@ -255,7 +255,7 @@ class ChairController {
     @GetMapping("/jobs/{id}/chair/levers")
     @ResponseBody
     Helps levers(@PathVariable long id) {
-        Run run = runs.open(id).orElseThrow(() -> new NotPossible("No run is on."));
+        Run run = runs.running(id);
         Standing s = runs.standing(run);
         LocalDateTime now = runs.now(run);
         List<Lever> all = plans.runLevers().of(s.forLevers(), now);
@@ -288,7 +288,7 @@ class ChairController {
     @GetMapping("/jobs/{id}/chair/troubles")
     @ResponseBody
     List<TroubleLine> troubles(@PathVariable long id) {
-        Run run = runs.open(id).orElseThrow(() -> new NotPossible("No run is on."));
+        Run run = runs.running(id);
         Standing s = runs.standing(run);
         List<TroubleLine> lines = new ArrayList<>();
         for (Repair repair : trade.repairs()) {
@@ -315,7 +315,7 @@ class ChairController {
     @GetMapping("/jobs/{id}/chair/swaps")
     @ResponseBody
     List<Swaps.Swap> swaps(@PathVariable long id) {
-        Run run = runs.open(id).orElseThrow(() -> new NotPossible("No run is on."));
+        Run run = runs.running(id);
         return swaps.of(runs.standing(run), runs.now(run));
     }
 
@@ -323,7 +323,7 @@ class ChairController {
     @GetMapping("/jobs/{id}/chair/done")
     @ResponseBody
     List<Place> done(@PathVariable long id) {
-        Run run = runs.open(id).orElseThrow(() -> new NotPossible("No run is on."));
+        Run run = runs.running(id);
         Standing s = runs.standing(run);
         return s.plan().steps().stream()
                 .filter(step -> s.state().step(step.id()).status() == Status.DONE)

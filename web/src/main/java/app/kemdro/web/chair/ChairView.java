@@ -169,7 +169,7 @@ record ChairView(
                             .pause()
                             .map(p -> p.why().name().toLowerCase(Locale.ROOT))
                             .orElse(""),
-                    pause ? breakEnd() : null,
+                    chair.breakEnds().map(Maker::millis).orElse(null),
                     rest().orElse(null),
                     allHands(),
                     clocks(),
@@ -211,16 +211,6 @@ record ChairView(
             return minutes >= TO_SPARE && edges && open * 4 < plan.steps().size()
                     ? minutes + " min left over. Spend them on edges."
                     : "";
-        }
-
-        private Long breakEnd() {
-            var pauses = standing.state().pauses();
-            return millis(pauses.get(pauses.size() - 1)
-                    .from()
-                    .plusSeconds(
-                            pauses.get(pauses.size() - 1).expected() > 0
-                                    ? pauses.get(pauses.size() - 1).expected()
-                                    : plan.network().breaks().length(pauses.size() - 1)));
         }
 
         private Optional<Upcoming> rest() {

@@ -4,7 +4,9 @@ import app.kemdro.core.method.Repair;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
+import app.kemdro.core.schedule.Confidence;
 import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.Task;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
@@ -12,11 +14,6 @@ import java.util.SplittableRandom;
 
 /** What happens in a rehearsal: how long work really takes and what goes wrong, drawn once for each run and step. */
 final class Fate {
-    /** Spread of one task's time and of the whole day, as in the simulation of mornings. */
-    private static final double TASK = 0.18;
-
-    private static final double DAY = 0.05;
-
     /** Of a hundred steps to which something can happen, so many have it happen (judgement). */
     private static final double MISHAP = 0.05;
 
@@ -28,15 +25,11 @@ final class Fate {
 
     /** When work that began then is done. */
     static LocalDateTime ends(long run, Plan plan, Placed placed, LocalDateTime began) {
-        double day = Math.exp(DAY * dice(run, "the day").nextGaussian());
-        double own = Math.exp(TASK * dice(run, placed.task()).nextGaussian());
-        double planned = plan.network().workers().stream()
-                        .filter(w -> w.id().equals(placed.worker()))
-                        .mapToDouble(w -> w.pace())
-                        .findFirst()
-                        .orElse(1)
-                * plan.network().task(placed.task()).work();
-        int tool = plan.network().task(placed.task()).modes().get(placed.mode()).tool();
+        double day = Math.exp(Confidence.DAY * dice(run, "the day").nextGaussian());
+        double own = Math.exp(Confidence.TASK * dice(run, placed.task()).nextGaussian());
+        Task task = plan.network().task(placed.task());
+        double planned = plan.network().pace(placed.worker()) * task.work();
+        int tool = task.modes().get(placed.mode()).tool();
         return began.plusSeconds(Math.round(planned * day * own) + tool);
     }
 

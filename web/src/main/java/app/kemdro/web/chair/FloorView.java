@@ -36,34 +36,30 @@ record FloorView(
 
     static FloorView of(Standing s, LocalDateTime now) {
         Plan plan = s.plan().with(s.schedule());
-        long minutes = Words.minutesInHand(plan);
         Confidence confidence =
                 Confidence.of(plan.network(), s.schedule(), new Chair(s.plan(), s.state()).progress(now), MORNINGS);
-        long untilCall =
-                java.time.Duration.between(plan.chairIn(), plan.brief().call()).getSeconds();
-        long made = java.util.Arrays.stream(confidence.ready())
-                .filter(r -> r <= untilCall)
+        long done = s.state().steps().values().stream()
+                .filter(x -> x.status() == Status.DONE || x.status() == Status.SKIPPED)
                 .count();
-        return new FloorView(
-                now.atZone(ZoneId.systemDefault()).toInstant().toEpochMilli(),
-                s.run().isRehearsal() ? s.run().pace() : 1,
-                Words.ready(plan.ready()),
-                Words.hour(plan.brief().call()),
-                Words.inHand(minutes),
-                minutes < 0,
-                (int) Math.round(10.0 * made / MORNINGS),
-                Words.ready(plan.clock(confidence.by(0.9))),
-                doing(s, plan),
-                rest(s, plan, now),
-                s.run().endedAt() != null,
-                (int) s.state().steps().values().stream()
-                        .filter(x -> x.status() == Status.DONE || x.status() == Status.SKIPPED)
-                        .count(),
-                plan.steps().size());
+        int pace = s.run().isRehearsal() ? s.run().pace() : 1;
+        boolean ended = s.run().endedAt() != null;
+        return of(plan, confidence, now, pace, doing(s, plan), rest(s, plan, now), ended, (int) done);
     }
 
     /** Before the performer sits down. */
     static FloorView planned(Plan plan, Confidence confidence, LocalDateTime now) {
+        return of(plan, confidence, now, 1, "chair-in at " + Words.hour(plan.chairIn()), "", false, 0);
+    }
+
+    private static FloorView of(
+            Plan plan,
+            Confidence confidence,
+            LocalDateTime now,
+            int pace,
+            String doing,
+            String rest,
+            boolean ended,
+            int done) {
         long minutes = Words.minutesInHand(plan);
         long untilCall =
                 java.time.Duration.between(plan.chairIn(), plan.brief().call()).getSeconds();
@@ -72,17 +68,17 @@ record FloorView(
                 .count();
         return new FloorView(
                 now.atZone(ZoneId.systemDefault()).toInstant().toEpochMilli(),
-                1,
+                pace,
                 Words.ready(plan.ready()),
                 Words.hour(plan.brief().call()),
                 Words.inHand(minutes),
                 minutes < 0,
                 (int) Math.round(10.0 * made / confidence.ready().length),
                 Words.ready(plan.clock(confidence.by(0.9))),
-                "chair-in at " + Words.hour(plan.chairIn()),
-                "",
-                false,
-                0,
+                doing,
+                rest,
+                ended,
+                done,
                 plan.steps().size());
     }
 

@@ -42,7 +42,7 @@ class PictureController {
             @RequestParam MultipartFile image,
             Principal who)
             throws IOException {
-        Run run = runs.open(job).orElseThrow(() -> new NotPossible("No run is on."));
+        Run run = runs.running(job);
         byte[] bytes = image.getBytes();
         if (!id.matches("[A-Za-z0-9-]{8,55}")) {
             throw new NotPossible("The picture has no id of its own.");

@@ -11,11 +11,11 @@ import app.kemdro.core.run.StepState;
 import app.kemdro.core.run.StepState.Status;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.web.chair.Runs.Standing;
+import app.kemdro.web.live.Background;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
@@ -37,11 +37,7 @@ class RehearsalPlayer implements DisposableBean {
     private final Runs runs;
     private final Announcer announcer;
     private final Trade trade;
-    private final ScheduledExecutorService beat = Executors.newSingleThreadScheduledExecutor(work -> {
-        Thread thread = new Thread(work, "rehearsal");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final ScheduledExecutorService beat = Background.thread("rehearsal");
 
     RehearsalPlayer(Runs runs, Announcer announcer, Trade trade) {
         this.runs = runs;
@@ -52,7 +48,7 @@ class RehearsalPlayer implements DisposableBean {
 
     private void play() {
         try {
-            runs.allOpen().stream().filter(Run::isRehearsal).forEach(r -> {
+            runs.rehearsals().forEach(r -> {
                 int played = 0;
                 while (played < IN_ONE_BEAT && playOne(r)) {
                     played++;
@@ -150,10 +146,10 @@ class RehearsalPlayer implements DisposableBean {
     }
 
     private static Optional<RunEvent> back(Standing s, LocalDateTime now) {
-        var pause = s.state().pause().orElseThrow();
-        int usual = s.plan().network().breaks().length(s.state().pauses().size() - 1);
-        LocalDateTime over = pause.from().plusSeconds(pause.expected() > 0 ? pause.expected() : usual);
-        return over.isAfter(now) ? Optional.empty() : Optional.of(event(s, "back", over, "", Type.BACK, "", ""));
+        return new Chair(s.plan(), s.state())
+                .breakEnds()
+                .filter(over -> !over.isAfter(now))
+                .map(over -> event(s, "back", over, "", Type.BACK, "", ""));
     }
 
     /** What went wrong with what is done, each once. */

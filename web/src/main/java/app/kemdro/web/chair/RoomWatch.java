@@ -4,9 +4,9 @@ import app.kemdro.core.look.Brief.Room;
 import app.kemdro.core.run.Changes;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.RunEvent.Type;
+import app.kemdro.web.live.Background;
 import app.kemdro.web.sensor.Reading;
 import app.kemdro.web.sensor.RoomSensor;
-import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
@@ -28,11 +28,7 @@ class RoomWatch implements DisposableBean {
     private final RoomSensor sensor;
     private final Runs runs;
     private final Announcer announcer;
-    private final ScheduledExecutorService watch = Executors.newSingleThreadScheduledExecutor(work -> {
-        Thread thread = new Thread(work, "room-watch");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final ScheduledExecutorService watch = Background.thread("room-watch");
 
     RoomWatch(RoomSensor sensor, Runs runs, Announcer announcer) {
         this.sensor = sensor;
@@ -44,10 +40,7 @@ class RoomWatch implements DisposableBean {
     /** Reports the room to every run that counts with another one. */
     void look() {
         try {
-            sensor.now()
-                    .ifPresent(reading -> runs.allOpen().stream()
-                            .filter(r -> !r.isRehearsal())
-                            .forEach(r -> compare(r, reading)));
+            sensor.now().ifPresent(reading -> runs.atWork().forEach(r -> compare(r, reading)));
         } catch (RuntimeException e) {
             LOG.warn("The room could not be compared with what a run counts with", e);
         }

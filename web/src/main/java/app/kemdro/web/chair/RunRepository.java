@@ -11,7 +11,9 @@ interface RunRepository extends Repository<Run, Long> {
 
     Optional<Run> findFirstByJobIdAndEndedAtIsNullOrderByIdDesc(long jobId);
 
-    List<Run> findAllByEndedAtIsNull();
+    List<Run> findAllByEndedAtIsNullAndPaceGreaterThan(int pace);
+
+    List<Run> findAllByEndedAtIsNullAndPace(int pace);
 
     Run saveAndFlush(Run run);
 }

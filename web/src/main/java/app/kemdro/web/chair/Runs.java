@@ -108,16 +108,10 @@ public class Runs {
             return new Standing(run, happened, plan, changes, state, next, missing, moves, readyBefore);
         }
 
-        private Standing on(Run stored) {
-            return new Standing(stored, happened, plan, changes, state, schedule, trouble, moves, readyBefore);
-        }
-
-        private Standing saying(List<String> words) {
-            return new Standing(run, happened, plan, changes, state, schedule, trouble, words, readyBefore);
-        }
-
-        private Standing readyBefore(int second) {
-            return new Standing(run, happened, plan, changes, state, schedule, trouble, moves, second);
+        private Standing reported(Run stored, Standing before) {
+            List<String> words = Moves.between(plan, before.schedule, schedule, state);
+            int second = before.schedule.ready();
+            return new Standing(stored, happened, plan, changes, state, schedule, trouble, words, second);
         }
 
         /** The same for whoever looks for levers. */
@@ -131,9 +125,23 @@ public class Runs {
         return runs.findFirstByJobIdAndEndedAtIsNullOrderByIdDesc(jobId);
     }
 
-    /** All runs that have begun and not ended, rehearsals among them. */
-    List<Run> allOpen() {
-        return runs.findAllByEndedAtIsNull();
+    /**
+     * The run of this job that is on.
+     *
+     * @throws NotPossible where none is
+     */
+    Run running(long jobId) {
+        return open(jobId).orElseThrow(() -> new NotPossible("No run is on. Begin one in the chair."));
+    }
+
+    /** Rehearsals that have begun and not ended. */
+    List<Run> rehearsals() {
+        return runs.findAllByEndedAtIsNullAndPaceGreaterThan(0);
+    }
+
+    /** Runs that have begun and not ended and are no rehearsals. */
+    List<Run> atWork() {
+        return runs.findAllByEndedAtIsNullAndPace(0);
     }
 
     /** All runs of a job, the latest first. */
@@ -330,7 +338,7 @@ public class Runs {
      */
     public Standing report(long jobId, RunEvent event, String account) {
         synchronized (lock(jobId)) {
-            Run run = open(jobId).orElseThrow(() -> new NotPossible("No run is on. Begin one in the chair."));
+            Run run = running(jobId);
             Standing before = standing(run);
             if (before.happened().stream().anyMatch(e -> e.id().equals(event.id()))) {
                 return before;
@@ -345,9 +353,7 @@ public class Runs {
                     run.end(checked.at());
                 }
                 run.stand(mapper.writeValueAsString(after.schedule()), after.trouble());
-                return after.on(runs.saveAndFlush(run))
-                        .saying(Moves.between(after.plan(), before.schedule(), after.schedule(), after.state()))
-                        .readyBefore(before.schedule().ready());
+                return after.reported(runs.saveAndFlush(run), before);
             });
             happened.put(run.id(), done.happened());
             return done;

@@ -4,7 +4,6 @@ import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Trade;
-import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.Planning;
 import app.kemdro.core.plan.Reactions;
 import app.kemdro.core.run.Chair;
@@ -65,10 +64,7 @@ class Swaps {
     }
 
     private Optional<School> school(Technique t, LookEntry entry, Standing s, LocalDateTime now) {
-        Look look = s.changes().look();
-        Look other = look.with(look.entries().stream()
-                .map(e -> e.id().equals(entry.id()) ? e.by(t.id()) : e)
-                .toList());
+        Look other = s.changes().look().changing(entry.id(), e -> e.by(t.id()));
         Planning planning = plans.live()
                 .underWay(
                         other,
@@ -83,17 +79,11 @@ class Swaps {
                 .planAgain(plans.live(), s.schedule(), now)
                 .schedule()
                 .ready();
-        long more = troubles(done.plan()) - troubles(s.plan());
+        long more = done.plan().troubles() - s.plan().troubles();
         return Optional.of(new School(
                 t.id(),
                 t.name(),
                 Words.change(Math.round((ready - s.schedule().ready()) / 60.0)),
                 more > 0 ? more + " layers would not hold: mend them" : ""));
-    }
-
-    private static long troubles(Plan plan) {
-        return plan.stacks().values().stream()
-                .mapToLong(x -> x.troubles().size())
-                .sum();
     }
 }

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
-import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import org.springframework.context.event.ContextClosedEvent;
@@ -21,11 +20,7 @@ public class Screens {
     private static final int MOST = 2000;
 
     private final Map<String, List<SseEmitter>> listening = new ConcurrentHashMap<>();
-    private final ScheduledExecutorService voice = Executors.newSingleThreadScheduledExecutor(work -> {
-        Thread thread = new Thread(work, "screens");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final ScheduledExecutorService voice = Background.thread("screens");
 
     Screens() {
         voice.scheduleAtFixedRate(this::beat, BEAT_SECONDS, BEAT_SECONDS, TimeUnit.SECONDS);

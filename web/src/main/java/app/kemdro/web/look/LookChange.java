@@ -9,7 +9,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.UnaryOperator;
 
 /** Changes to a look, each giving a new look. */
 final class LookChange {
@@ -26,7 +25,7 @@ final class LookChange {
                 .filter(e -> e.techniqueId().equals(technique.id()) && e.over().isEmpty())
                 .findFirst();
         if (same.isPresent() && !form) {
-            return each(look, same.get().id(), e -> joined(e, fit));
+            return look.changing(same.get().id(), e -> joined(e, fit));
         }
         List<LookEntry> entries = new ArrayList<>(look.entries());
         entries.add(new LookEntry(
@@ -43,11 +42,6 @@ final class LookChange {
         return entry.on(List.copyOf(all));
     }
 
-    static Look remove(Look look, String entryId) {
-        return look.with(
-                look.entries().stream().filter(e -> !e.id().equals(entryId)).toList());
-    }
-
     /** Takes zones out of an entry; an entry without zones goes. */
     static Look lift(Look look, String entryId, List<String> zones) {
         return look.with(look.entries().stream()
@@ -61,7 +55,7 @@ final class LookChange {
     }
 
     static Look school(Look look, String entryId, Technique school) {
-        return each(look, entryId, e -> e.by(school.id()));
+        return look.changing(entryId, e -> e.by(school.id()));
     }
 
     /** Whether both sides of the body are in it, and only such pairs. */
@@ -85,9 +79,7 @@ final class LookChange {
     /** Makes each side a piece of work of its own, or both one again. */
     static Look sides(Look look, String entryId, Body body) {
         List<LookEntry> entries = new ArrayList<>();
-        Optional<LookEntry> entry =
-                look.entries().stream().filter(e -> e.id().equals(entryId)).findFirst();
-        Optional<LookEntry> other = entry.flatMap(e -> otherSide(look, e, body));
+        Optional<LookEntry> other = look.entry(entryId).flatMap(e -> otherSide(look, e, body));
         for (LookEntry e : look.entries()) {
             if (!e.id().equals(entryId)) {
                 if (other.isEmpty() || !e.equals(other.get())) {
@@ -116,11 +108,5 @@ final class LookChange {
 
     private static List<String> side(LookEntry entry, String ending) {
         return entry.zones().stream().filter(z -> z.endsWith(ending)).toList();
-    }
-
-    static Look each(Look look, String entryId, UnaryOperator<LookEntry> change) {
-        return look.with(look.entries().stream()
-                .map(e -> e.id().equals(entryId) ? change.apply(e) : e)
-                .toList());
     }
 }

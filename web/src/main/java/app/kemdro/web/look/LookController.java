@@ -201,7 +201,7 @@ class LookController {
 
     @PostMapping("/jobs/{id}/look/remove")
     String remove(@ModelAttribute Press press, @RequestParam String entry, Model model, RedirectAttributes after) {
-        return change(press, look -> LookChange.remove(look, entry), model, after);
+        return change(press, look -> look.without(entry), model, after);
     }
 
     @PostMapping("/jobs/{id}/look/lift")
@@ -216,7 +216,7 @@ class LookController {
             @RequestParam int coats,
             Model model,
             RedirectAttributes after) {
-        return change(press, look -> LookChange.each(look, entry, e -> e.coated(coats)), model, after);
+        return change(press, look -> look.changing(entry, e -> e.coated(coats)), model, after);
     }
 
     @PostMapping("/jobs/{id}/look/school")
@@ -236,7 +236,7 @@ class LookController {
             @RequestParam int items,
             Model model,
             RedirectAttributes after) {
-        return change(press, look -> LookChange.each(look, entry, e -> e.counted(items)), model, after);
+        return change(press, look -> look.changing(entry, e -> e.counted(items)), model, after);
     }
 
     @PostMapping("/jobs/{id}/look/strength")
@@ -246,7 +246,7 @@ class LookController {
             @RequestParam Strength strength,
             Model model,
             RedirectAttributes after) {
-        return change(press, look -> LookChange.each(look, entry, e -> e.strong(strength)), model, after);
+        return change(press, look -> look.changing(entry, e -> e.strong(strength)), model, after);
     }
 
     @PostMapping("/jobs/{id}/look/coverage")
@@ -256,7 +256,7 @@ class LookController {
             @RequestParam int coverage,
             Model model,
             RedirectAttributes after) {
-        return change(press, look -> LookChange.each(look, entry, e -> e.covering(coverage)), model, after);
+        return change(press, look -> look.changing(entry, e -> e.covering(coverage)), model, after);
     }
 
     @PostMapping("/jobs/{id}/look/sides")

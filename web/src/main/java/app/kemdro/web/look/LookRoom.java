@@ -260,10 +260,7 @@ final class LookRoom {
         Map<String, String> changes = new LinkedHashMap<>();
         Optional<Plan> now = rough(job.look());
         for (Chosen chosen : chosen()) {
-            LookEntry entry = job.look().entries().stream()
-                    .filter(e -> e.id().equals(chosen.entryId()))
-                    .findFirst()
-                    .orElseThrow();
+            LookEntry entry = job.look().entry(chosen.entryId()).orElseThrow();
             schoolsFor(entry, trade.technique(entry.techniqueId())).stream()
                     .filter(w -> !w.barred())
                     .forEach(

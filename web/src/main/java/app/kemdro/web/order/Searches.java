@@ -7,6 +7,7 @@ import app.kemdro.core.schedule.Schedule;
 import app.kemdro.solver.ExactProver;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
+import app.kemdro.web.live.Background;
 import app.kemdro.web.plans.Plans;
 import app.kemdro.web.plans.Words;
 import java.time.Duration;
@@ -14,7 +15,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
@@ -29,12 +29,7 @@ class Searches implements DisposableBean {
     private final Plans plans;
     private final Jobs jobs;
     private final Map<Long, Search> running = new ConcurrentHashMap<>();
-    private final ExecutorService bench = Executors.newSingleThreadExecutor(work -> {
-        Thread thread = new Thread(work, "order-search");
-        thread.setDaemon(true);
-        thread.setPriority(Thread.MIN_PRIORITY);
-        return thread;
-    });
+    private final ExecutorService bench = Background.thread("order-search", Thread.MIN_PRIORITY);
 
     Searches(Plans plans, Jobs jobs) {
         this.plans = plans;

@@ -10,6 +10,7 @@ import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.RunEvent.Type;
 import app.kemdro.core.run.StepState.Status;
 import app.kemdro.core.schedule.Placed;
+import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
 import app.kemdro.web.TestClock;
 import app.kemdro.web.chair.Runs.Standing;
@@ -55,13 +56,7 @@ class LiveTest {
     @BeforeEach
     void seat() {
         clock.pass(Duration.ofMinutes(1));
-        Job from = jobs.byCall().stream()
-                .filter(j -> j.title().equals("Orrin Vask"))
-                .findFirst()
-                .orElseThrow();
-        Job copy = new Job("In the chair", "", "", from.brief());
-        copy.setLook(from.look());
-        job = jobs.add(copy);
+        job = DemoJobs.like("Orrin Vask", "In the chair", jobs);
         runs.begin(job.id(), "ines");
     }
 

@@ -9,6 +9,7 @@ import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.RunEvent.Type;
 import app.kemdro.core.run.StepState.Status;
 import app.kemdro.core.schedule.Placed;
+import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
 import app.kemdro.web.TestClock;
 import app.kemdro.web.chair.Runs.Standing;
@@ -41,13 +42,7 @@ class RunTest {
 
     @BeforeEach
     void seat() {
-        Job from = jobs.byCall().stream()
-                .filter(j -> j.title().equals("Sprue"))
-                .findFirst()
-                .orElseThrow();
-        Job copy = new Job("In the chair", "", "", from.brief());
-        copy.setLook(from.look());
-        job = jobs.add(copy);
+        job = DemoJobs.like("Sprue", "In the chair", jobs);
         runs.begin(job.id(), "ines");
     }
 

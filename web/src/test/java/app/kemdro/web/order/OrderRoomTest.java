@@ -7,6 +7,7 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.schedule.ScheduleCheck;
+import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
@@ -58,13 +59,7 @@ class OrderRoomTest {
     }
 
     private Job copy(String title) {
-        Job from = jobs.byCall().stream()
-                .filter(j -> j.title().equals(title))
-                .findFirst()
-                .orElseThrow();
-        Job copy = new Job("copy", "", "", from.brief());
-        copy.setLook(from.look());
-        return jobs.add(copy);
+        return DemoJobs.like(title, "copy", jobs);
     }
 
     /** A search finds an order that is sound and not longer, and the order stays when the job is read again. */

@@ -7,6 +7,7 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import app.kemdro.core.look.Wish;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.schedule.Placed;
+import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
@@ -35,13 +36,7 @@ class WishRoomTest {
 
     @BeforeEach
     void aJobOfItsOwn() {
-        Job from = jobs.byCall().stream()
-                .filter(j -> j.title().equals("Sprue"))
-                .findFirst()
-                .orElseThrow();
-        job = new Job("copy", "", "", from.brief());
-        job.setLook(from.look());
-        job = jobs.add(job);
+        job = DemoJobs.like("Sprue", "copy", jobs);
         plan = plans.of(job).plan().orElseThrow();
     }
 
