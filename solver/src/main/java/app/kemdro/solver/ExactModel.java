@@ -41,7 +41,14 @@ final class ExactModel {
 
     /** A task as variables. */
     private record Step(
-            Task task, IntVar start, IntVar end, IntVar length, IntervalVar work, BoolVar[] hands, BoolVar[] modes) {}
+            Task task,
+            IntVar start,
+            IntVar end,
+            IntVar length,
+            IntervalVar work,
+            BoolVar[] hands,
+            BoolVar[] helpers,
+            BoolVar[] modes) {}
 
     /** A break as variables; a break that is not needed is not there. */
     private record Break(BoolVar there, IntVar start, IntVar end, IntervalVar span) {}
@@ -61,6 +68,7 @@ final class ExactModel {
         rests();
         hands();
         zones();
+        postures();
         tool();
         for (Step step : steps.values()) {
             model.addGreaterOrEqual(ready, workedInto(step.task()) ? step.end() : moment(step, Mode::settled));
@@ -83,6 +91,7 @@ final class ExactModel {
         List<Worker> workers = network.workers();
         BoolVar[] hands = new BoolVar[workers.size()];
         List<Literal> able = new ArrayList<>();
+        BoolVar[] modes = modes(task);
         LinearExprBuilder duration = LinearExpr.newBuilder();
         if (task.needs() == Task.Needs.NOBODY) {
             duration.add(task.work());
@@ -101,15 +110,72 @@ final class ExactModel {
             }
             model.addExactlyOne(able.toArray(Literal[]::new));
         }
-        BoolVar[] modes = new BoolVar[network.tools() > 0 ? task.modes().size() : 1];
         for (int m = 0; m < modes.length; m++) {
-            modes[m] = model.newBoolVar("m" + m + " " + task.id());
             duration.addTerm(modes[m], task.modes().get(m).tool());
         }
-        model.addExactlyOne(modes);
-        model.addEquality(length, duration);
         IntervalVar work = model.newIntervalVar(start, length, end, "w " + task.id());
-        return new Step(task, start, end, length, work, hands, modes);
+        Step step = new Step(task, start, end, length, work, hands, new BoolVar[hands.length], modes);
+        if (task.needs() == Task.Needs.NOBODY || task.modes().stream().noneMatch(Mode::helped)) {
+            model.addEquality(length, duration);
+        } else {
+            help(step);
+        }
+        return step;
+    }
+
+    /** The ways of a task; those that cannot be are never chosen. */
+    private BoolVar[] modes(Task task) {
+        BoolVar[] modes = new BoolVar[task.modes().size()];
+        for (int m = 0; m < modes.length; m++) {
+            modes[m] = model.newBoolVar("m" + m + " " + task.id());
+            Mode mode = task.modes().get(m);
+            boolean noTool = m > 0 && mode.tool() > 0 && network.tools() == 0;
+            boolean noHelp = mode.helped() && network.workers().size() < 2;
+            if (noTool || noHelp) {
+                model.addEquality(modes[m], 0);
+            }
+        }
+        model.addExactlyOne(modes);
+        return modes;
+    }
+
+    /** Who helps in the ways that take two pairs of hands, and how long each way takes each pair. */
+    private void help(Step step) {
+        Task task = step.task();
+        LinearExprBuilder helped = LinearExpr.newBuilder();
+        for (int m = 0; m < step.modes().length; m++) {
+            if (task.modes().get(m).helped()) {
+                helped.add(step.modes()[m]);
+            }
+            for (int w = 0; w < step.hands().length; w++) {
+                Mode mode = task.modes().get(m);
+                model.addEquality(step.length(), network.workers().get(w).seconds(task, mode) + (long) mode.tool())
+                        .onlyEnforceIf(new Literal[] {step.modes()[m], step.hands()[w]});
+            }
+        }
+        for (int w = 0; w < step.hands().length; w++) {
+            Worker worker = network.workers().get(w);
+            BoolVar helps = model.newBoolVar(worker.id() + " helps " + task.id());
+            step.helpers()[w] = helps;
+            model.addImplication(helps, step.hands()[w].not());
+            model.addGreaterOrEqual(step.start(), Math.max(0, worker.from())).onlyEnforceIf(helps);
+            model.addLessOrEqual(step.end(), worker.until()).onlyEnforceIf(helps);
+        }
+        model.addEquality(LinearExpr.sum(step.helpers()), helped);
+    }
+
+    /** Whoever is worked on cannot sit in two ways at once. */
+    private void postures() {
+        List<Step> all = steps.values().stream()
+                .filter(s -> !s.task().posture().isEmpty())
+                .toList();
+        for (int i = 0; i < all.size(); i++) {
+            for (Step other : all.subList(i + 1, all.size())) {
+                if (all.get(i).task().otherPosture(other.task())) {
+                    model.addNoOverlap(List.of(all.get(i).work(), other.work()));
+                }
+            }
+        }
     }
 
     /** The end of a task and so many seconds, as its mode says. */
@@ -208,6 +274,14 @@ final class ExactModel {
                             step.end(),
                             step.hands()[w],
                             "h" + w + step.task().id()));
+                    if (step.helpers()[w] != null) {
+                        line.add(model.newOptionalIntervalVar(
+                                step.start(),
+                                step.length(),
+                                step.end(),
+                                step.helpers()[w],
+                                "l" + w + step.task().id()));
+                    }
                 }
             }
             model.addNoOverlap(line);
@@ -312,7 +386,11 @@ final class ExactModel {
             }
             for (int w = 0; w < step.hands().length; w++) {
                 if (step.task().needs() != Task.Needs.NOBODY) {
-                    model.addHint(step.hands()[w], network.workers().get(w).id().equals(p.worker()) ? 1 : 0);
+                    String id = network.workers().get(w).id();
+                    model.addHint(step.hands()[w], id.equals(p.worker()) ? 1 : 0);
+                    if (step.helpers()[w] != null) {
+                        model.addHint(step.helpers()[w], id.equals(p.helper()) ? 1 : 0);
+                    }
                 }
             }
         }
@@ -354,6 +432,9 @@ final class ExactModel {
         return new Placed(
                 step.task().id(),
                 worker(step, solver),
+                mode.helped()
+                        ? network.workers().get(chosen(step.helpers(), solver)).id()
+                        : null,
                 m,
                 (int) solver.value(step.start()),
                 end,

@@ -100,6 +100,27 @@ class ExactProverTest {
         assertThat(compared).isEqualTo(12);
     }
 
+    /** Help and postures are understood alike by both. */
+    @Test
+    void anotherSolverAgreesWhereTwoWorkTogether() {
+        int compared = 0;
+        int helped = 0;
+        for (long seed = 0; compared < 12 && seed < 80; seed++) {
+            TaskNetwork network = Networks.together(seed, 8);
+            Proof proof = PROVER.prove(network, planned(network), A_MOMENT, () -> false);
+            OptionalInt second = proof.isBest() ? second(network, proof) : OptionalInt.empty();
+            if (second.isPresent()) {
+                assertThat(ScheduleCheck.problems(network, proof.schedule().orElseThrow()))
+                        .isEmpty();
+                assertThat(proof.schedule().get().ready()).as("seed " + seed).isEqualTo(second.getAsInt());
+                helped += proof.schedule().get().placed().stream().anyMatch(p -> p.helper() != null) ? 1 : 0;
+                compared++;
+            }
+        }
+        assertThat(compared).isEqualTo(12);
+        assertThat(helped).isGreaterThan(2);
+    }
+
     private static OptionalInt second(TaskNetwork network, Proof proof) {
         return SecondSolver.shortest(network, proof.schedule().orElseThrow().ready() + 60, 400);
     }

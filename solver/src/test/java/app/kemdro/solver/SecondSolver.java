@@ -9,6 +9,7 @@ import app.kemdro.core.schedule.Worker;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalInt;
+import java.util.stream.IntStream;
 import org.chocosolver.solver.Model;
 import org.chocosolver.solver.constraints.Constraint;
 import org.chocosolver.solver.expression.discrete.arithmetic.ArExpression;
@@ -29,6 +30,7 @@ final class SecondSolver {
     private final IntVar[] end;
     private final IntVar[] mode;
     private final IntVar[] hands;
+    private final IntVar[] helper;
     private final IntVar[] settled;
     private final List<IntVar> all = new ArrayList<>();
 
@@ -40,6 +42,7 @@ final class SecondSolver {
         end = new IntVar[n];
         mode = new IntVar[n];
         hands = new IntVar[n];
+        helper = new IntVar[n];
         settled = new IntVar[n];
     }
 
@@ -74,6 +77,7 @@ final class SecondSolver {
         model.setObjective(Model.MINIMIZE, ready);
         List<IntVar> choices = new ArrayList<>(List.of(mode));
         choices.addAll(List.of(hands));
+        choices.addAll(List.of(helper));
         choices.addAll(all);
         model.getSolver()
                 .setSearch(
@@ -93,23 +97,45 @@ final class SecondSolver {
         start[i] = model.intVar("s" + i, 0, horizon, true);
         end[i] = model.intVar("e" + i, 0, horizon, true);
         settled[i] = model.intVar("f" + i, 0, 2 * horizon, true);
-        mode[i] = model.intVar("m" + i, 0, network.tools() > 0 ? task.modes().size() - 1 : 0);
+        int[] ways = IntStream.range(0, task.modes().size())
+                .filter(m ->
+                        m == 0 || network.tools() > 0 || task.modes().get(m).tool() == 0)
+                .filter(m ->
+                        task.modes().get(m).together() == 0 || network.workers().size() > 1)
+                .toArray();
+        mode[i] = model.intVar("m" + i, ways);
         List<Integer> able = new ArrayList<>();
-        int[] work = new int[network.workers().size() + 1];
-        for (int w = 0; w < network.workers().size(); w++) {
+        int nobody = network.workers().size();
+        int[] work = new int[(nobody + 1) * task.modes().size()];
+        for (int w = 0; w < nobody; w++) {
             Worker worker = network.workers().get(w);
-            work[w] = (int) Math.round(task.work() * worker.pace());
+            for (int m = 0; m < task.modes().size(); m++) {
+                double share = task.modes().get(m).together();
+                work[m * (nobody + 1) + w] = (int) Math.round(task.work() * (share == 0 ? 1 : share) * worker.pace());
+            }
             if (task.needs() != Task.Needs.NOBODY && (task.needs() != Task.Needs.LEAD || worker.lead())) {
                 able.add(w);
             }
         }
-        work[work.length - 1] = task.work();
+        for (int m = 0; m < task.modes().size(); m++) {
+            work[m * (nobody + 1) + nobody] = task.work();
+        }
         if (task.needs() == Task.Needs.NOBODY) {
-            able.add(work.length - 1);
+            able.add(nobody);
         }
         hands[i] = model.intVar("h" + i, able.stream().mapToInt(k -> k).toArray());
         IntVar worked = model.intVar("w" + i, 0, horizon, true);
-        model.element(worked, work, hands[i]).post();
+        IntVar which = mode[i].mul(nobody + 1).add(hands[i]).intVar();
+        model.element(worked, work, which).post();
+        helper[i] = model.intVar("l" + i, 0, nobody);
+        int[] helped =
+                task.modes().stream().mapToInt(m -> m.together() > 0 ? 1 : 0).toArray();
+        IntVar help = model.intVar("help" + i, 0, 1);
+        model.element(help, helped, mode[i]).post();
+        helper[i].ne(nobody).boolVar().eq(help).post();
+        if (task.needs() != Task.Needs.NOBODY) {
+            helper[i].ne(hands[i]).or(help.eq(0)).post();
+        }
         end[i].eq(start[i].add(worked).add(of(i, Mode::tool))).post();
         settled[i].eq(end[i].add(of(i, Mode::settled))).post();
     }
@@ -172,7 +198,20 @@ final class SecondSolver {
         Task a = network.tasks().get(i);
         Task b = network.tasks().get(j);
         if (a.needs() != Task.Needs.NOBODY && b.needs() != Task.Needs.NOBODY) {
-            apart(hands[i].ne(hands[j]).boolVar(), end[i], start[i], end[j], start[j]);
+            BoolVar others = hands[i].ne(hands[j])
+                    .and(hands[i].ne(helper[j]))
+                    .and(helper[i].ne(hands[j]))
+                    .and(helper[i]
+                            .ne(helper[j])
+                            .or(helper[i].eq(network.workers().size())))
+                    .boolVar();
+            apart(others, end[i], start[i], end[j], start[j]);
+        }
+        boolean sitsOtherwise = a.posture().keySet().stream()
+                .anyMatch(part -> b.posture().containsKey(part)
+                        && !a.posture().get(part).equals(b.posture().get(part)));
+        if (sitsOtherwise) {
+            apart(model.boolVar(false), end[i], start[i], end[j], start[j]);
         }
         for (String zone : touched(a)) {
             if (touched(b).contains(zone)) {

@@ -547,16 +547,20 @@ class Chair {
   handsBlock(h) {
     const mine = h.name === this.mine;
     const step = h.running ?? h.upcoming;
-    const says = this.view.onBreak ? (this.view.pauseWhy === 'break' ? 'break' : 'waits') : h.running ? 'now' : step ? (step.from - this.now() > SOON ? `waits until ${clockText(step.from)}` : 'ready to begin') : 'has nothing left';
+    const says = this.view.onBreak ? (this.view.pauseWhy === 'break' ? 'break' : 'waits') : h.running ? 'now' : h.helps ? 'helps' : step ? (step.from - this.now() > SOON ? `waits until ${clockText(step.from)}` : 'ready to begin') : 'has nothing left';
     const who = html('button', { type: 'button', class: 'c-who', 'aria-pressed': String(mine), 'aria-label': `${h.label}, ${says}${mine && this.drivenHere(h) ? '' : '. Press to drive these hands here'}` },
       html('b', {}, h.label), html('span', {}, says), step?.performer && h.running ? html('em', {}, `${step.performer}`) : null, this.drivenHere(h) ? (mine ? null : html('i', {}, 'show')) : html('i', {}, 'drive'));
     who.addEventListener('click', () => this.drive(h.name));
     const block = html('div', { class: `c-hand${mine ? ' mine' : ''}${h.running ? '' : ' waiting'}` }, who);
     if (this.view.onBreak) {
       block.append(html('p', { class: 'step' }, mine ? `${{ break: 'Break', away: 'Away', reaction: 'Stopped' }[this.view.pauseWhy] ?? 'Break'}, until ${clockText(this.view.breakUntil)}` : '—'));
+    } else if (h.helps && !h.running) {
+      block.append(html('h2', { class: 'step' }, h.helps));
+      if (step) block.append(html('p', { class: 'c-next' }, 'next ', html('b', {}, step.title), `, ${clockText(step.from)}`));
     } else if (step) {
       block.append(html('h2', { class: 'step' }, step.title, ' ', html('small', {}, step.where)));
       if (h.waitsFor && !h.running) block.append(html('p', { class: 'c-test' }, 'Waits for ', html('b', {}, h.waitsFor)));
+      if (step.with) block.append(html('p', { class: 'c-test' }, html('b', {}, step.with), ' helps'));
       if (step.look && !this.waitsLong(h)) block.append(html('p', { class: 'c-test' }, 'Look for ', html('b', {}, step.look)));
       if (mine) step.cautions.slice(0, 1).forEach((c) => block.append(html('p', { class: 'c-caution' }, c)));
       const count = this.countFor(h, step);
@@ -564,7 +568,7 @@ class Chair {
     } else {
       block.append(html('p', { class: 'step' }, this.view.allDone ? 'All is done' : 'Rest, or help'));
     }
-    if (h.next && !this.view.onBreak) block.append(html('p', { class: 'c-next' }, 'next ', html('b', {}, h.next.title), `, ${h.next.hour}`));
+    if (h.next && !this.view.onBreak && !(h.helps && !h.running)) block.append(html('p', { class: 'c-next' }, 'next ', html('b', {}, h.next.title), `, ${h.next.hour}`));
     return block;
   }
 

@@ -233,7 +233,7 @@ class Order {
     if (!step) return;
     const line = (text, cls) => Object.assign(document.createElement('p'), { textContent: text, className: cls ?? '' });
     const title = Object.assign(document.createElement('h3'), { textContent: `${step.number}. ${step.title}` });
-    const parts = [title, line(`${step.who}, ${step.clock} to ${step.until}${step.dryer ? ', with the cool dryer' : ''}${step.implied ? '. Kemdro put it in because the look needs it' : ''}.`, 'small'), line(step.why)];
+    const parts = [title, line(`${step.whose}, ${step.clock} to ${step.until}${step.dryer ? ', with the cool dryer' : ''}${step.implied ? '. Kemdro put it in because the look needs it' : ''}.`, 'small'), line(step.why)];
     if (step.look) parts.push(line(`Look for: ${step.look}.`));
     if (step.performer) parts.push(line(`Performer: ${step.performer}.`));
     step.cautions.slice(0, 2).forEach((c) => parts.push(line(c, 'small')));
@@ -242,6 +242,7 @@ class Order {
       this.form.elements.step.value = step.id;
       this.form.elements.to.value = '';
       this.form.elements.at.value = step.clock;
+      this.form.querySelector('[data-iftime]').hidden = step.implied;
       for (const give of this.form.querySelectorAll('[data-hands]')) give.hidden = step.hands < 0 || give.dataset.hands === step.who;
     }
     if (draw) this.svg.focus({ preventScroll: true });

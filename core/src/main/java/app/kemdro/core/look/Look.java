@@ -46,6 +46,15 @@ public record Look(List<LookEntry> entries, List<Wish> wishes) {
         return with(entries.stream().filter(e -> !e.id().equals(id)).toList());
     }
 
+    /** Entries that are done only where there is time for them. */
+    public List<String> ifTime() {
+        return wishes.stream()
+                .filter(w -> w.kind() == Wish.Kind.IF_TIME)
+                .map(Wish::step)
+                .filter(id -> entry(id).isPresent())
+                .toList();
+    }
+
     /** The same with these wishes. */
     public Look wishing(List<Wish> others) {
         return new Look(entries, others);

@@ -3,7 +3,7 @@ package app.kemdro.core.look;
 /**
  * What people want of the order, whatever is shortest.
  *
- * @param step the step it is about, by its id
+ * @param step the step it is about, by its id; for {@link Kind#IF_TIME} the entry of the look
  * @param to for {@link Kind#BEFORE} the step that comes later, for {@link Kind#BY_HANDS} whose hands; else empty
  * @param minutes for {@link Kind#NOT_BEFORE} and {@link Kind#BEGUN_BY} the moment as minutes before the call, so that it moves
  *     along with the call; else 0
@@ -19,7 +19,9 @@ public record Wish(Kind kind, String step, String to, int minutes) {
         /** It has begun by a moment. */
         BEGUN_BY,
         /** These hands do it. */
-        BY_HANDS
+        BY_HANDS,
+        /** An entry of the look is done only where the call can be kept with it. */
+        IF_TIME
     }
 
     /** One step is done before another begins. */
@@ -30,6 +32,11 @@ public record Wish(Kind kind, String step, String to, int minutes) {
     /** These hands do it. */
     public static Wish by(String step, String hands) {
         return new Wish(Kind.BY_HANDS, step, hands, 0);
+    }
+
+    /** This entry is done only where there is time for it. */
+    public static Wish ifTime(String entry) {
+        return new Wish(Kind.IF_TIME, entry, "", 0);
     }
 
     /** It does not begin before so many minutes before the call. */

@@ -1,6 +1,7 @@
 package app.kemdro.core.method;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
@@ -22,6 +23,8 @@ import org.jspecify.annotations.Nullable;
  * @param sets a form it sets, if any
  * @param setsOn where the form lies, empty for the step's own zones
  * @param alone how it goes for someone working on their own face
+ * @param posture how the performer keeps a part of the face or body meanwhile, as "closed" for "eyes"
+ * @param together share of the time alone that it takes when a second pair of hands helps; 0 where help is no use
  * @param coatWeight multiple of the family's normal coat
  */
 public record StepTemplate(
@@ -49,7 +52,9 @@ public record StepTemplate(
         Skill skill,
         Alone alone,
         String lookFor,
-        String performer) {
+        String performer,
+        Map<String, String> posture,
+        double together) {
 
     /** How a step follows the film of the one before. */
     public enum Begins {

@@ -25,12 +25,19 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** Turns the files of techniques, rules and strata into values, and complains by line about what cannot be meant. */
 final class TradeReader {
+    /** Ways in which a performer can keep a part, of which only one is possible at a time. */
+    private static final Map<String, Set<String>> POSTURES = Map.of(
+            "eyes", Set.of("open", "closed"),
+            "mouth", Set.of("open", "shut"),
+            "head", Set.of("upright", "back"));
+
     private final Body body;
     private final Materials materials;
 
@@ -342,7 +349,9 @@ final class TradeReader {
                 "dryer",
                 "skill",
                 "look-for",
-                "performer"));
+                "performer",
+                "posture",
+                "together"));
         DataNode material = node.find("material");
         DataNode sets = node.find("sets");
         requireKnown(material);
@@ -383,9 +392,25 @@ final class TradeReader {
                 node.find("skill") == null ? Skill.LEAD : node.get("skill").choice(Skill.class),
                 node.find("alone") == null ? Alone.SLOWER : node.get("alone").choice(Alone.class),
                 node.text("look-for", ""),
-                node.text("performer", ""));
+                node.text("performer", ""),
+                posture(node),
+                node.number("together", 0, 0.5, 0.95));
         checkBegins(node, step, earlier);
         return step;
+    }
+
+    private static Map<String, String> posture(DataNode node) {
+        Map<String, String> kept = new TreeMap<>();
+        if (node.find("posture") != null) {
+            node.get("posture").onlyKeys(POSTURES.keySet());
+            node.get("posture").entries().forEach((part, how) -> {
+                if (!POSTURES.get(part).contains(how.text())) {
+                    throw how.broken("the " + part + " are kept in one of these ways: " + POSTURES.get(part));
+                }
+                kept.put(part, how.text());
+            });
+        }
+        return kept;
     }
 
     /** A step can wait for tack only on a film that grabs, and for clear only on something that dries. */

@@ -1,5 +1,6 @@
 package app.kemdro.core.plan;
 
+import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -9,6 +10,8 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.IntStream;
 
 /**
  * Bench work laid backwards over working hours, so that each thing has dried when it is needed.
@@ -24,15 +27,39 @@ public record BenchDays(List<Slot> slots, LocalDateTime begins, boolean tooLate)
         slots = List.copyOf(slots);
     }
 
-    /** A stretch of bench work in one day. */
-    public record Slot(BenchWork work, LocalDateTime from, LocalDateTime until, LocalDateTime rested) {}
+    /**
+     * A stretch of bench work in one day.
+     *
+     * @param hands which pair of hands does it, counted from 0
+     */
+    public record Slot(BenchWork work, int hands, LocalDateTime from, LocalDateTime until, LocalDateTime rested) {}
 
-    /** Hours in which one pair of hands works at the bench (a house default). */
-    public record Hours(LocalTime from, LocalTime until) {
-        public static final Hours USUAL = new Hours(LocalTime.of(9, 0), LocalTime.of(17, 0));
+    /**
+     * When the bench is worked at.
+     *
+     * @param hands pairs of hands, 1 to {@link #MOST_HANDS}
+     * @param off days of the week on which nobody works; never all of them
+     */
+    public record Hours(LocalTime from, LocalTime until, int hands, Set<DayOfWeek> off) {
+        public static final int MOST_HANDS = 4;
+        /** One pair of hands, nine to five on every day (a house default). */
+        public static final Hours USUAL = new Hours(LocalTime.of(9, 0), LocalTime.of(17, 0), 1, Set.of());
+
+        public Hours {
+            off = Set.copyOf(off);
+            if (Duration.between(from, until).toMinutes() < 60) {
+                throw new IllegalArgumentException("The bench is worked at for an hour a day at least.");
+            }
+            if (hands < 1 || hands > MOST_HANDS) {
+                throw new IllegalArgumentException("The bench takes 1 to " + MOST_HANDS + " pairs of hands.");
+            }
+            if (off.size() == DayOfWeek.values().length) {
+                throw new IllegalArgumentException("Somebody works at the bench on one day of the week at least.");
+            }
+        }
     }
 
-    /** Lays the work of one pair of hands backwards from the moment at which all must be ready. */
+    /** Lays the work backwards from the moment at which all must be ready. */
     public static BenchDays of(List<BenchWork> work, LocalDateTime needed, Hours hours, LocalDateTime now) {
         Map<String, List<BenchWork>> chains = new LinkedHashMap<>();
         work.forEach(
@@ -64,7 +91,7 @@ public record BenchDays(List<Slot> slots, LocalDateTime begins, boolean tooLate)
                 Stretch free = freeBefore(end, hours, taken);
                 long length = Math.min(left, free.minutes());
                 LocalDateTime from = free.until().minusMinutes(length);
-                taken.add(new Slot(work, from, free.until(), rested));
+                taken.add(new Slot(work, free.hands(), from, free.until(), rested));
                 left -= length;
                 end = from;
             }
@@ -72,21 +99,33 @@ public record BenchDays(List<Slot> slots, LocalDateTime begins, boolean tooLate)
         }
     }
 
-    private record Stretch(LocalDateTime from, LocalDateTime until) {
+    private record Stretch(int hands, LocalDateTime from, LocalDateTime until) {
         long minutes() {
             return Duration.between(from, until).toMinutes();
         }
     }
 
-    /** The latest stretch of free working time that ends by this moment, within one day. */
+    /** The latest stretch of free working time that ends by this moment, within one day, of whoever is free longest then. */
     private static Stretch freeBefore(LocalDateTime end, Hours hours, List<Slot> taken) {
+        return IntStream.range(0, hours.hands())
+                .mapToObj(k -> freeBefore(
+                        end,
+                        hours,
+                        k,
+                        taken.stream().filter(s -> s.hands() == k).toList()))
+                .max(Comparator.comparing(Stretch::until).thenComparing(Stretch::minutes))
+                .orElseThrow();
+    }
+
+    private static Stretch freeBefore(LocalDateTime end, Hours hours, int hands, List<Slot> taken) {
         LocalDate day = end.toLocalDate();
         LocalDateTime until = end;
         while (true) {
             LocalDateTime opens = day.atTime(hours.from());
             LocalDateTime closes = day.atTime(hours.until());
             LocalDateTime latest = until.isBefore(closes) ? until : closes;
-            while (latest.minusMinutes(STEP).compareTo(opens) >= 0) {
+            while (!hours.off().contains(day.getDayOfWeek())
+                    && latest.minusMinutes(STEP).compareTo(opens) >= 0) {
                 LocalDateTime at = latest;
                 Slot in = taken.stream()
                         .filter(s -> s.from().isBefore(at) && !s.until().isBefore(at))
@@ -102,7 +141,7 @@ public record BenchDays(List<Slot> slots, LocalDateTime begins, boolean tooLate)
                         .max(Comparator.naturalOrder())
                         .orElse(opens);
                 if (Duration.between(from, latest).toMinutes() >= STEP) {
-                    return new Stretch(from, latest);
+                    return new Stretch(hands, from, latest);
                 }
                 latest = from.minusMinutes(1);
             }

@@ -24,6 +24,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** Turns the steps of each technique into steps on this body and tasks of this room. */
@@ -146,12 +147,13 @@ final class Expansion {
                 away ? brief.costumeMinutes() * 60 : work(entry, template, zones),
                 everything || template.aside() ? Set.of() : Set.copyOf(zones),
                 template.aside() ? Set.of() : holds,
+                template.posture(),
                 switch (template.skill()) {
                     case LEAD -> Task.Needs.LEAD;
                     case ANY -> Task.Needs.ANYONE;
                     case NONE -> Task.Needs.NOBODY;
                 },
-                modes(template, drying, dryingCool, material));
+                ways(template, modes(template, drying, dryingCool, material)));
         return new Expanded(entry, step, task, coat, each);
     }
 
@@ -183,6 +185,15 @@ final class Expansion {
             case BLIND -> BLIND;
             case SLOWER -> zones.stream().anyMatch(z -> body.zone(z).blindInMirror()) ? BLIND : MIRROR;
         };
+    }
+
+    /** The same ways, and each of them with a second pair of hands where that helps and there is one. */
+    private List<Mode> ways(StepTemplate template, List<Mode> alone) {
+        if (template.together() == 0 || brief.crew().size() < 2) {
+            return alone;
+        }
+        return Stream.concat(alone.stream(), alone.stream().map(m -> m.together(template.together())))
+                .toList();
     }
 
     private static List<Mode> modes(

@@ -23,6 +23,7 @@ import app.kemdro.core.schedule.Worker;
 import java.time.Duration;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -79,6 +80,57 @@ public final class LookPlanner {
      * @param before a schedule of an earlier state of the look, whose steps may be others
      */
     public Planning plan(Look look, Brief brief, Optional<Schedule> before) {
+        Planning all = whole(look, brief, before);
+        return all instanceof Planning.Done done && done.plan().inHand() < 0
+                ? new Planning.Done(inTime(look, brief, done.plan()))
+                : all;
+    }
+
+    /**
+     * Leaves out what is to be done only if there is time, until the call is kept or nothing more may go: as little as
+     * possible, and first the one whose going is enough; where none is enough, the one that saves most.
+     */
+    private Plan inTime(Look look, Brief brief, Plan late) {
+        Plan best = late;
+        Look less = look;
+        List<String> out = new ArrayList<>();
+        while (best.inHand() < 0 && !less.ifTime().isEmpty() && less.entries().size() > 1) {
+            Look from = less;
+            Optional<Tried> tried = less.ifTime().stream()
+                    .flatMap(id -> tried(from, brief, id).stream())
+                    .min(Comparator.comparing((Tried t) -> t.plan().inHand() < 0)
+                            .thenComparing(t -> Math.abs(t.plan().inHand())));
+            if (tried.isEmpty()) {
+                break;
+            }
+            out.add(tried.get().entry());
+            less = less.without(tried.get().entry());
+            best = tried.get().plan();
+        }
+        return leaving(out, best, look);
+    }
+
+    /** The plan of what is left of a look, saying what is left out. */
+    private Plan leaving(List<String> out, Plan rest, Look look) {
+        return rest.leaving(
+                out,
+                out.stream()
+                        .map(id -> Problem.note(
+                                "There is no time for " + Wishes.say(id, look, trade) + ". It is left out.",
+                                "Sit the performer down sooner, or drop the wish in Order if it must be done.",
+                                look.entry(id).orElseThrow().zones()))
+                        .toList());
+    }
+
+    private record Tried(String entry, Plan plan) {}
+
+    private Optional<Tried> tried(Look look, Brief brief, String entry) {
+        return whole(look.without(entry), brief, Optional.empty()) instanceof Planning.Done done
+                ? Optional.of(new Tried(entry, done.plan()))
+                : Optional.empty();
+    }
+
+    private Planning whole(Look look, Brief brief, Optional<Schedule> before) {
         Planning planning = asWished(look, brief, before);
         return planning instanceof Planning.Refused refused && !look.wishes().isEmpty()
                 ? clash(look, brief)
@@ -115,7 +167,9 @@ public final class LookPlanner {
     private Planning clashing(List<Wish> clash, Look look, Brief brief) {
         Draft free = draft(look.wishing(List.of()), brief);
         List<PlannedStep> steps = free.steps().stream().map(Expanded::step).toList();
-        String said = clash.stream().map(w -> Wishes.say(w, steps, brief)).collect(Collectors.joining("; "));
+        String said = clash.stream()
+                .map(w -> Wishes.say(w, look, steps, brief, trade))
+                .collect(Collectors.joining("; "));
         String why = asWished(look.wishing(clash), brief, Optional.empty()) instanceof Planning.Refused r
                 ? " " + r.problems().get(0).what()
                 : "";
@@ -156,12 +210,27 @@ public final class LookPlanner {
      * @param provenOf fingerprint of the network that its bound was proven for; empty where it was not
      */
     public Planning keeping(Look look, Brief brief, Schedule before, String provenOf) {
+        Planning kept = keepingWhole(look, brief, before, provenOf);
+        if (look.ifTime().isEmpty()
+                || kept instanceof Planning.Done done && done.plan().inHand() >= 0) {
+            return kept;
+        }
+        if (!(plan(look, brief, Optional.of(before)) instanceof Planning.Done less)) {
+            return kept;
+        }
+        Look rest = look.with(less.plan().carriedOut(look).entries());
+        return keepingWhole(rest, brief, before, provenOf) instanceof Planning.Done near
+                ? new Planning.Done(leaving(less.plan().left(), near.plan(), look))
+                : less;
+    }
+
+    private Planning keepingWhole(Look look, Brief brief, Schedule before, String provenOf) {
         Draft draft = draft(look, brief);
         Planning anew = draft.problems().isEmpty()
                 ? schedule(draft, Optional.of(before))
                 : new Planning.Refused(draft.problems());
         if (anew instanceof Planning.Refused refused) {
-            return look.wishes().isEmpty() ? refused : plan(look, brief, Optional.of(before));
+            return look.wishes().isEmpty() ? refused : whole(look, brief, Optional.of(before));
         }
         Optional<Plan> kept = keep(draft, before, provenOf);
         boolean shorter = anew instanceof Planning.Done done
@@ -335,7 +404,8 @@ public final class LookPlanner {
                 draft.brief(),
                 Stream.concat(notes(draft.composition(), draft.brief()).stream(), draft.wishes().notes().stream())
                         .toList(),
-                draft.stacks());
+                draft.stacks(),
+                List.of());
     }
 
     private static Problem tooLate(Outcome.TooLate late, List<PlannedStep> steps) {
@@ -445,7 +515,8 @@ public final class LookPlanner {
                 chairIn,
                 brief,
                 List.of(),
-                draft.stacks()));
+                draft.stacks(),
+                List.of()));
     }
 
     /** Plans on where nothing has changed but the time; what goes as it was thought is kept as it is. */

@@ -2,9 +2,12 @@ package app.kemdro.core.plan;
 
 import app.kemdro.core.layer.Stack;
 import app.kemdro.core.look.Brief;
+import app.kemdro.core.look.Look;
+import app.kemdro.core.look.Wish;
 import app.kemdro.core.schedule.Schedule;
 import app.kemdro.core.schedule.TaskNetwork;
 import java.time.LocalDateTime;
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
@@ -15,6 +18,7 @@ import java.util.Map;
  * @param chairIn second 0 of the schedule
  * @param notes what is worth knowing but stops nothing
  * @param stacks what lies on every zone in the end, and whether it holds
+ * @param left entries of the look that are left out because there is no time for them
  */
 public record Plan(
         List<PlannedStep> steps,
@@ -23,8 +27,10 @@ public record Plan(
         LocalDateTime chairIn,
         Brief brief,
         List<Problem> notes,
-        Map<String, Stack> stacks) {
+        Map<String, Stack> stacks,
+        List<String> left) {
     public Plan {
+        left = List.copyOf(left);
         steps = List.copyOf(steps);
         notes = List.copyOf(notes);
         stacks = Collections.unmodifiableMap(stacks);
@@ -64,11 +70,28 @@ public record Plan(
 
     /** The same plan with another network of the same steps. */
     public Plan with(TaskNetwork other) {
-        return new Plan(steps, other, schedule, chairIn, brief, notes, stacks);
+        return new Plan(steps, other, schedule, chairIn, brief, notes, stacks, left);
     }
 
     /** The same plan with another schedule, as when the rest is planned again in the middle of things. */
     public Plan with(Schedule next) {
-        return new Plan(steps, network, next, chairIn, brief, notes, stacks);
+        return new Plan(steps, network, next, chairIn, brief, notes, stacks, left);
+    }
+
+    /** The same plan, of a look that has these entries too. */
+    Plan leaving(List<String> out, List<Problem> said) {
+        List<Problem> all = new ArrayList<>(notes);
+        all.addAll(said);
+        return new Plan(steps, network, schedule, chairIn, brief, all, stacks, out);
+    }
+
+    /** What of a look is carried out by this plan: without what is left out, and without the question whether to. */
+    public Look carriedOut(Look look) {
+        return look.with(look.entries().stream()
+                        .filter(e -> !left.contains(e.id()))
+                        .toList())
+                .wishing(look.wishes().stream()
+                        .filter(w -> w.kind() != Wish.Kind.IF_TIME)
+                        .toList());
     }
 }

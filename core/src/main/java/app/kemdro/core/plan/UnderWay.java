@@ -68,7 +68,7 @@ final class UnderWay {
                 .map(l -> new Lag(id, l.to(), l.kind(), l.within(), l.because()))
                 .toList();
         steps.add(was.called(id));
-        tasks.add(new Task(id, done.work(), done.zones(), done.holds(), done.needs(), done.modes()));
+        tasks.add(done.called(id));
         lags.add(new Lag(extra.step(), id, Lag.Kind.AFTER, null, "it is done once more"));
         lags.addAll(after);
     }

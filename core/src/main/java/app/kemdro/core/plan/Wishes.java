@@ -1,7 +1,9 @@
 package app.kemdro.core.plan;
 
 import app.kemdro.core.look.Brief;
+import app.kemdro.core.look.Look;
 import app.kemdro.core.look.Wish;
+import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Expansion.Expanded;
 import app.kemdro.core.schedule.Lag;
 import app.kemdro.core.schedule.Pin;
@@ -33,9 +35,9 @@ public final class Wishes {
         boolean to = switch (wish.kind()) {
             case BEFORE -> steps.containsKey(wish.to());
             case BY_HANDS -> brief.crew().stream().anyMatch(h -> h.name().equals(wish.to()));
-            case NOT_BEFORE, BEGUN_BY -> true;
+            case NOT_BEFORE, BEGUN_BY, IF_TIME -> true;
         };
-        return to && steps.containsKey(wish.step());
+        return wish.kind() == Wish.Kind.IF_TIME || to && steps.containsKey(wish.step());
     }
 
     /** Lags that they add. */
@@ -68,7 +70,7 @@ public final class Wishes {
     private List<Pin> pins(Predicate<Wish> which, LocalDateTime chairIn) {
         return kept.stream()
                 .filter(which)
-                .filter(w -> w.kind() != Wish.Kind.BEFORE)
+                .filter(w -> w.kind() != Wish.Kind.BEFORE && w.kind() != Wish.Kind.IF_TIME)
                 .map(w ->
                         pin(w, (int) Duration.between(chairIn, moment(w, brief)).getSeconds()))
                 .toList();
@@ -120,8 +122,18 @@ public final class Wishes {
     }
 
     /** A wish in words. */
-    public static String say(Wish wish, List<PlannedStep> steps, Brief brief) {
-        return new Wishes(List.of(), steps, brief).say(wish);
+    public static String say(Wish wish, Look look, List<PlannedStep> steps, Brief brief, Trade trade) {
+        return wish.kind() == Wish.Kind.IF_TIME
+                ? say(wish.step(), look, trade) + " only if there is time"
+                : new Wishes(List.of(), steps, brief).say(wish);
+    }
+
+    /** An entry of a look in words. */
+    static String say(String entry, Look look, Trade trade) {
+        return look.entry(entry)
+                .map(e -> "“" + trade.technique(e.techniqueId()).name() + ", "
+                        + trade.body().say(e.zones()) + "”")
+                .orElse("what is gone");
     }
 
     private String say(Wish wish) {
@@ -131,6 +143,7 @@ public final class Wishes {
             case NOT_BEFORE -> step + " not before %tR".formatted(moment(wish, brief));
             case BEGUN_BY -> step + " begun by %tR".formatted(moment(wish, brief));
             case BY_HANDS -> step + " by " + wish.to();
+            case IF_TIME -> wish.step() + " only if there is time";
         };
     }
 

@@ -124,7 +124,7 @@ public final class Chair {
 
     private Placed placed(PlannedStep step, StepState s, LocalDateTime now) {
         Task task = plan.network().task(step.id());
-        Mode mode = task.modes().get(Math.min(s.mode(), task.modes().size() - 1));
+        Mode mode = task.way(s.mode());
         int start = second(s.started());
         int end = s.status() == Status.DONE
                 ? second(s.ended())
@@ -143,7 +143,37 @@ public final class Chair {
             usable = step.drying().map(d -> d.tacky().isPresent()).orElse(false) ? usable : settled;
         }
         return new Placed(
-                step.id(), s.hands().isEmpty() ? null : s.hands(), s.mode(), start, end, usable, closes, settled, 0);
+                step.id(),
+                s.hands().isEmpty() ? null : s.hands(),
+                mode.helped() ? helper(step.id(), s.hands()).orElse(null) : null,
+                s.mode(),
+                start,
+                end,
+                usable,
+                closes,
+                settled,
+                0);
+    }
+
+    /** Who helps these hands with a step: whoever was to, or whoever else is there. */
+    private Optional<String> helper(String step, String hands) {
+        return plan.schedule()
+                .find(step)
+                .map(Placed::helper)
+                .filter(h -> !h.equals(hands))
+                .or(() -> plan.network().workers().stream()
+                        .map(Worker::id)
+                        .filter(w -> !w.equals(hands))
+                        .findFirst());
+    }
+
+    /** What these hands help with that is still to begin or that is on, in order. */
+    public List<Placed> helping(Schedule schedule, String hands) {
+        return schedule.placed().stream()
+                .filter(p -> hands.equals(p.helper()))
+                .filter(p -> state.step(p.task()).status() == Status.WAITING
+                        || state.step(p.task()).status() == Status.RUNNING)
+                .toList();
     }
 
     /** Seconds since then in which nobody worked. */
@@ -187,7 +217,7 @@ public final class Chair {
 
     /** How long the step was planned to take these hands, seconds. */
     private int length(Task task, Mode mode, StepState s) {
-        return (int) Math.round(task.work() * plan.network().pace(s.hands())) + mode.tool();
+        return (int) Math.round(plan.network().seconds(task, mode, s.hands())) + mode.tool();
     }
 
     private int second(@Nullable LocalDateTime at) {
@@ -238,7 +268,7 @@ public final class Chair {
 
     private LiveFilm film(PlannedStep step, StepState s, List<String> zones, LocalDateTime now) {
         Task task = plan.network().task(step.id());
-        Mode mode = task.modes().get(Math.min(s.mode(), task.modes().size() - 1));
+        Mode mode = task.way(s.mode());
         LocalDateTime laid = s.ended() == null ? plan.chairIn() : s.ended();
         DryingTimes drying = step.drying().orElseThrow();
         boolean dried = mode.tool() > 0;

@@ -135,12 +135,12 @@ public final class Review {
 
     /** The task with the time it really took, as work for hands of pace 1. */
     private static Task lasting(Task task, StepState s, Plan plan) {
-        int tool = task.modes().get(Math.min(s.mode(), task.modes().size() - 1)).tool();
+        Task.Mode way = task.way(s.mode());
         long took = s.started() == null || s.ended() == null
-                ? task.work()
+                ? Math.round(plan.network().seconds(task, way, s.hands())) + way.tool()
                 : Duration.between(s.started(), s.ended()).getSeconds();
-        int work = (int) Math.max(1, Math.round((took - tool) / plan.network().pace(s.hands())));
-        return new Task(task.id(), work, task.zones(), task.holds(), task.needs(), task.modes());
+        return task.lasting(
+                (int) Math.round((took - way.tool()) / plan.network().pace(s.hands())), way);
     }
 
     /** An event after which ready was at another time than before. */

@@ -23,6 +23,8 @@ public record Binding(
         ZONE,
         /** The hands are busy. */
         HANDS,
+        /** The one who is worked on has to keep still in another way. */
+        POSTURE,
         /** The hands are not there yet. */
         HOURS,
         /** A break. */
@@ -45,6 +47,7 @@ public record Binding(
         return follows(network, schedule, at)
                 .or(() -> hands(schedule, at))
                 .or(() -> zone(network, schedule, task, at))
+                .or(() -> posture(network, schedule, task, at))
                 .or(() -> schedule.rests().stream()
                         .filter(r -> r.end() == at.start())
                         .findFirst()
@@ -75,9 +78,16 @@ public record Binding(
 
     private static Optional<Binding> hands(Schedule schedule, Placed at) {
         return schedule.placed().stream()
-                .filter(p -> p.worker() != null && p.worker().equals(at.worker()) && p.end() == at.start())
+                .filter(p -> p.sharesHands(at) && p.end() == at.start())
                 .findFirst()
                 .map(p -> new Binding(Kind.HANDS, p.task(), null));
+    }
+
+    private static Optional<Binding> posture(TaskNetwork network, Schedule schedule, Task task, Placed at) {
+        return schedule.placed().stream()
+                .filter(p -> p.end() == at.start() && task.otherPosture(network.task(p.task())))
+                .findFirst()
+                .map(p -> new Binding(Kind.POSTURE, p.task(), null));
     }
 
     private static Optional<Binding> zone(TaskNetwork network, Schedule schedule, Task task, Placed at) {

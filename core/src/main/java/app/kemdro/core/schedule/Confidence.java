@@ -118,8 +118,10 @@ public record Confidence(int[] ready, Map<String, Double> carries) {
             Placed placed = order.get(i);
             Task task = tasks.get(placed.task());
             Map<Integer, Boolean> before = new TreeMap<>();
-            lastBefore(i, other -> placed.worker() != null && placed.worker().equals(other.worker()))
-                    .ifPresent(j -> before.put(j, false));
+            for (String hands : placed.hands()) {
+                lastBefore(i, other -> other.takes(hands)).ifPresent(j -> before.put(j, false));
+            }
+            lastBefore(i, other -> task.otherPosture(tasks.get(other.task()))).ifPresent(j -> before.put(j, false));
             for (String zone : task.touched()) {
                 lastBefore(i, other -> tasks.get(other.task()).touched().contains(zone))
                         .ifPresent(j ->

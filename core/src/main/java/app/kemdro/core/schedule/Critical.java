@@ -37,7 +37,7 @@ public final class Critical {
             for (int j = k + 1; j < order.size(); j++) {
                 Placed q = order.get(j);
                 boolean zone = tasks.get(p.task()).sharesZone(tasks.get(q.task()));
-                if (sameHands(p, q) || zone) {
+                if (p.sharesHands(q) || zone || tasks.get(p.task()).otherPosture(tasks.get(q.task()))) {
                     int settle = zone && q.start() >= p.settled() ? p.settled() - p.end() : 0;
                     latest = Math.min(latest, latestStart(q, latestEnd) - settle);
                 }
@@ -73,9 +73,5 @@ public final class Critical {
 
     private static int latestStart(Placed p, Map<String, Integer> latestEnd) {
         return latestEnd.get(p.task()) - (p.end() - p.start());
-    }
-
-    private static boolean sameHands(Placed a, Placed b) {
-        return a.worker() != null && a.worker().equals(b.worker());
     }
 }

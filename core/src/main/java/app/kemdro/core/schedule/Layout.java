@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.IntStream;
 
 /** A network as numbers, made once for each planning so that thousands of placements are quick. */
 final class Layout {
@@ -32,6 +33,15 @@ final class Layout {
     final int[] tail;
     /** Whether what a task leaves is worked into by another, so that nobody waits for it to settle at the end. */
     final boolean[] workedInto;
+
+    /** By task: the ways it can be done with the hands and tools there are. */
+    final int[][] ways;
+
+    /** By task: lines of the postures it keeps, and of those that cannot be kept meanwhile. */
+    final int[][] keeps;
+
+    final int[][] bars;
+    final int postures;
 
     /** Whether two tasks want the same place. */
     final boolean[][] shares;
@@ -73,6 +83,27 @@ final class Layout {
                     .toArray();
         }
         zones = zoneIndex.size();
+        ways = new int[n][];
+        for (int i = 0; i < n; i++) {
+            ways[i] = ways(tasks[i]);
+        }
+        List<Map.Entry<String, String>> kept = Arrays.stream(tasks)
+                .flatMap(t -> t.posture().entrySet().stream())
+                .distinct()
+                .toList();
+        postures = kept.size();
+        keeps = new int[n][];
+        bars = new int[n][];
+        for (int i = 0; i < n; i++) {
+            Map<String, String> own = tasks[i].posture();
+            keeps[i] = IntStream.range(0, postures)
+                    .filter(p -> own.entrySet().contains(kept.get(p)))
+                    .toArray();
+            bars[i] = IntStream.range(0, postures)
+                    .filter(p -> own.containsKey(kept.get(p).getKey())
+                            && !own.entrySet().contains(kept.get(p)))
+                    .toArray();
+        }
         List<Arc> arcs = network.lags().stream()
                 .map(l -> new Arc(index.get(l.from()), index.get(l.to()), l))
                 .toList();
@@ -115,6 +146,15 @@ final class Layout {
         Arrays.fill(only, -1);
         network.pins().forEach(this::pin);
         pull = pulls();
+    }
+
+    private int[] ways(Task task) {
+        int[] possible = IntStream.range(0, task.modes().size())
+                .filter(m ->
+                        m == 0 || network.tools() > 0 || task.modes().get(m).tool() == 0)
+                .filter(m -> !task.modes().get(m).helped() || network.workers().size() > 1)
+                .toArray();
+        return possible.length > 0 ? possible : new int[] {0};
     }
 
     private void pin(Pin pin) {
@@ -251,22 +291,36 @@ final class Layout {
         return order;
     }
 
+    /** The least seconds of work in any way by any hands. */
     int quickest(int i) {
+        int best = Integer.MAX_VALUE;
+        for (int m : ways[i]) {
+            best = Math.min(best, quickest(i, tasks[i].modes().get(m)));
+        }
+        return best;
+    }
+
+    private int quickest(int i, Task.Mode mode) {
         if (tasks[i].needs() == Task.Needs.NOBODY || network.workers().isEmpty()) {
             return tasks[i].work();
         }
         int best = Integer.MAX_VALUE;
         for (Worker w : network.workers()) {
             if (w.can(tasks[i])) {
-                best = Math.min(best, w.seconds(tasks[i]));
+                best = Math.min(best, w.seconds(tasks[i], mode));
             }
         }
         return best == Integer.MAX_VALUE ? tasks[i].work() : best;
     }
 
+    /** The least seconds of work by all hands together: with help it takes each of two at least half of them. */
+    private int leastWork(int i) {
+        return quickest(i, tasks[i].modes().get(0));
+    }
+
     int leastAfter(int i, Lag lag) {
         int least = Integer.MAX_VALUE;
-        for (int m = 0; m < modes(i); m++) {
+        for (int m : ways[i]) {
             Task.Mode mode = tasks[i].modes().get(m);
             least = Math.min(least, mode.tool() + lag.least(mode));
         }
@@ -275,16 +329,12 @@ final class Layout {
 
     int leastSettled(int i) {
         int least = Integer.MAX_VALUE;
-        for (int m = 0; m < modes(i); m++) {
+        for (int m : ways[i]) {
             least = Math.min(
                     least,
                     tasks[i].modes().get(m).tool() + tasks[i].modes().get(m).settled());
         }
         return least;
-    }
-
-    int modes(int i) {
-        return network.tools() > 0 ? tasks[i].modes().size() : 1;
     }
 
     /** Longest way from the start of each task to the end of everything, in seconds. */
@@ -319,11 +369,11 @@ final class Layout {
             chain = Math.max(chain, release[i] + tail[i]);
             switch (tasks[i].needs()) {
                 case LEAD -> {
-                    work += quickest(i);
+                    work += leastWork(i);
                     leadWork += quickest(i);
                     out = Math.min(out, tail[i] - quickest(i));
                 }
-                case ANYONE -> work += quickest(i);
+                case ANYONE -> work += leastWork(i);
                 case NOBODY -> alone += holdsEverything(i) ? quickest(i) : 0;
             }
         }

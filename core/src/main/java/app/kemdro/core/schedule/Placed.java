@@ -1,11 +1,15 @@
 package app.kemdro.core.schedule;
 
+import java.util.List;
+import java.util.Objects;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
  * A task with its times, seconds from the moment work may begin.
  *
  * @param worker whose hands, or none
+ * @param helper whose hands help, or none
  * @param start when hands begin
  * @param end when hands, and the tool if one is used, let go
  * @param usable when it can be worked into
@@ -16,10 +20,40 @@ import org.jspecify.annotations.Nullable;
 public record Placed(
         String task,
         @Nullable String worker,
+        @Nullable String helper,
         int mode,
         int start,
         int end,
         int usable,
         int closes,
         int settled,
-        int missed) {}
+        int missed) {
+    /** A task that one pair of hands does, or none. */
+    public Placed(
+            String task,
+            @Nullable String worker,
+            int mode,
+            int start,
+            int end,
+            int usable,
+            int closes,
+            int settled,
+            int missed) {
+        this(task, worker, null, mode, start, end, usable, closes, settled, missed);
+    }
+
+    /** Whether these hands do it or help in it. */
+    public boolean takes(@Nullable String hands) {
+        return hands != null && (hands.equals(worker) || hands.equals(helper));
+    }
+
+    /** Those whose hands it takes. */
+    List<String> hands() {
+        return Stream.of(worker, helper).filter(Objects::nonNull).toList();
+    }
+
+    /** Whether both take the same pair of hands. */
+    boolean sharesHands(Placed other) {
+        return takes(other.worker) || takes(other.helper);
+    }
+}

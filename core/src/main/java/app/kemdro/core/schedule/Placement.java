@@ -25,6 +25,7 @@ final class Placement {
     private final int[] start;
     private final int[] end;
     private final int[] hands;
+    private final int[] helper;
     private final int[] mode;
     private final int[] missed;
     private final int[] overdue;
@@ -37,10 +38,12 @@ final class Placement {
     private final Timeline[] workerLine;
     private final Timeline[] zoneLine;
     private final Timeline[] toolLine;
+    private final Timeline[] postureLine;
     private final Timeline restLine = new Timeline();
     private final List<Rest> rests = new ArrayList<>();
     private Genes genes = new Genes(new double[0], new int[0], new int[0], new int[0]);
     private int chosenWorker;
+    private int chosenHelper;
     private int chosenTool;
 
     /** The task at which the last attempt failed, and whether hands or a window were missing. */
@@ -54,6 +57,7 @@ final class Placement {
         start = new int[net.n];
         end = new int[net.n];
         hands = new int[net.n];
+        helper = new int[net.n];
         mode = new int[net.n];
         missed = new int[net.n];
         overdue = new int[net.n];
@@ -65,6 +69,7 @@ final class Placement {
         workerLine = lines(workers.size());
         zoneLine = lines(net.zones);
         toolLine = lines(net.network.tools());
+        postureLine = lines(net.postures);
         overlook = new boolean[net.n][net.n];
         for (int i = 0; i < net.n; i++) {
             for (Arc arc : net.before[i]) {
@@ -125,7 +130,7 @@ final class Placement {
     }
 
     private void reset() {
-        for (Timeline[] lines : List.of(workerLine, zoneLine, toolLine)) {
+        for (Timeline[] lines : List.of(workerLine, zoneLine, toolLine, postureLine)) {
             for (Timeline line : lines) {
                 line.clear();
             }
@@ -196,13 +201,18 @@ final class Placement {
             if (net.fixed[i]) {
                 continue;
             }
-            mode[i] = net.network.tools() > 0 ? genes.mode()[i] : 0;
+            mode[i] = genes.mode()[i];
             Mode how = net.tasks[i].modes().get(mode[i]);
             int from = Math.max(floor[i], net.release[i]);
             for (Arc arc : net.before[i]) {
                 from = Math.max(from, end[arc.from()] + leastFrom(arc));
             }
             int at = earliest(i, from, how);
+            if (at < 0 && how.helped()) {
+                mode[i] = 0;
+                how = net.tasks[i].modes().get(0);
+                at = earliest(i, from, how);
+            }
             if (at < 0) {
                 failedAt = i;
                 failedForHands = true;
@@ -246,19 +256,23 @@ final class Placement {
         Task task = net.tasks[i];
         if (task.needs() == Task.Needs.NOBODY) {
             chosenWorker = -1;
-            return fit(i, from, task.work(), how, null);
+            chosenHelper = -1;
+            return fit(i, from, task.work(), how, null, null);
         }
         long best = Long.MAX_VALUE;
         int bestStart = -1;
         int bestTool = -1;
+        int bestHelper = -1;
         for (int w = 0; w < workers.size(); w++) {
             Worker worker = workers.get(w);
             if (!worker.can(task) || net.only[i] >= 0 && net.only[i] != w) {
                 continue;
             }
-            int work = worker.seconds(task);
-            int at = fit(i, Math.max(from, worker.from()), work, how, workerLine[w]);
-            if (at + work + how.tool() > worker.until()) {
+            int work = worker.seconds(task, how);
+            int at = how.helped()
+                    ? withHelp(i, Math.max(from, worker.from()), work, how, w)
+                    : fit(i, Math.max(from, worker.from()), work, how, workerLine[w], null);
+            if (at < 0 || at + work + how.tool() > worker.until()) {
                 continue;
             }
             long score = at
@@ -269,14 +283,37 @@ final class Placement {
                 best = score;
                 bestStart = at;
                 bestTool = chosenTool;
+                bestHelper = how.helped() ? chosenHelper : -1;
                 chosenWorker = w;
             }
         }
         chosenTool = bestTool;
+        chosenHelper = bestHelper;
         return bestStart;
     }
 
-    private int fit(int i, int from, int work, Mode how, @Nullable Timeline worker) {
+    /** The earliest start with the help of whoever is free first; −1 where nobody can help. */
+    private int withHelp(int i, int from, int work, Mode how, int worker) {
+        int best = -1;
+        int bestHelper = -1;
+        int bestTool = -1;
+        for (int h = 0; h < workers.size(); h++) {
+            if (h == worker) {
+                continue;
+            }
+            int at = fit(i, Math.max(from, workers.get(h).from()), work, how, workerLine[worker], workerLine[h]);
+            if (at + work + how.tool() <= workers.get(h).until() && (best < 0 || at < best)) {
+                best = at;
+                bestHelper = h;
+                bestTool = chosenTool;
+            }
+        }
+        chosenHelper = bestHelper;
+        chosenTool = bestTool;
+        return best;
+    }
+
+    private int fit(int i, int from, int work, Mode how, @Nullable Timeline worker, @Nullable Timeline help) {
         int length = work + how.tool();
         int t = from;
         int before;
@@ -284,6 +321,12 @@ final class Placement {
             before = t;
             if (worker != null) {
                 t = worker.free(t, length, null);
+            }
+            if (help != null) {
+                t = help.free(t, length, null);
+            }
+            for (int p : net.bars[i]) {
+                t = postureLine[p].free(t, length, null);
             }
             t = restLine.free(t, length, null);
             int[] zone = net.zone[i];
@@ -312,14 +355,21 @@ final class Placement {
 
     private void put(int i, int at, Mode how) {
         hands[i] = chosenWorker;
+        helper[i] = chosenHelper;
         start[i] = at;
         int work = chosenWorker < 0
                 ? net.tasks[i].work()
-                : workers.get(chosenWorker).seconds(net.tasks[i]);
+                : workers.get(chosenWorker).seconds(net.tasks[i], how);
         end[i] = at + work + how.tool();
         placed[i] = true;
         if (chosenWorker >= 0) {
             workerLine[chosenWorker].take(at, end[i], i);
+        }
+        if (chosenHelper >= 0) {
+            workerLine[chosenHelper].take(at, end[i], i);
+        }
+        for (int p : net.keeps[i]) {
+            postureLine[p].take(at, end[i], i);
         }
         if (how.tool() > 0) {
             toolLine[chosenTool].take(at + work, end[i], i);
@@ -354,6 +404,12 @@ final class Placement {
         if (hands[i] >= 0) {
             workerLine[hands[i]].release(i);
         }
+        if (helper[i] >= 0) {
+            workerLine[helper[i]].release(i);
+        }
+        for (int p : net.keeps[i]) {
+            postureLine[p].release(i);
+        }
         for (Timeline tool : toolLine) {
             tool.release(i);
         }
@@ -373,11 +429,17 @@ final class Placement {
         end[i] = p.end();
         mode[i] = p.mode();
         hands[i] = -1;
+        helper[i] = -1;
         for (int w = 0; w < workers.size(); w++) {
-            if (workers.get(w).id().equals(p.worker())) {
-                hands[i] = w;
+            String id = workers.get(w).id();
+            hands[i] = id.equals(p.worker()) ? w : hands[i];
+            helper[i] = id.equals(p.helper()) ? w : helper[i];
+            if (p.takes(id)) {
                 workerLine[w].take(p.start(), p.end(), i);
             }
+        }
+        for (int line : net.keeps[i]) {
+            postureLine[line].take(p.start(), p.end(), i);
         }
         placed[i] = true;
         takeZones(i, p.settled() - p.end());
@@ -423,13 +485,20 @@ final class Placement {
             }
         }
         for (int j = 0; j < net.n; j++) {
-            boolean touches = end[j] == start[i] && (hands[j] == hands[i] || net.shares[i][j])
+            boolean touches = end[j] == start[i]
+                            && (sharesHands(i, j) || net.shares[i][j] || net.tasks[i].otherPosture(net.tasks[j]))
                     || settled(j) == start[i] && net.shares[i][j];
             if (touches && start[j] < start[i]) {
                 return j;
             }
         }
         return -1;
+    }
+
+    private boolean sharesHands(int i, int j) {
+        return hands[i] == hands[j]
+                || helper[i] >= 0 && (helper[i] == hands[j] || helper[i] == helper[j])
+                || helper[j] >= 0 && helper[j] == hands[i];
     }
 
     /** Gaps that let each break begin as soon as the last work before it ends. */
@@ -450,7 +519,7 @@ final class Placement {
         return gaps;
     }
 
-    /** What this placement costs: being ready late most, missed windows more, then late starts and use of the tool. */
+    /** What this placement costs: being ready late most, missed windows more, then late starts, use of the tool and of a second pair of hands. */
     long cost() {
         long starts = 0;
         long late = 0;
@@ -458,7 +527,10 @@ final class Placement {
         for (int i = 0; i < net.n; i++) {
             starts += start[i];
             late += Math.min(20L * missed[i], RECOAT) + 20L * overdue[i];
-            tool += net.fixed[i] ? 0 : net.tasks[i].modes().get(mode[i]).tool();
+            if (!net.fixed[i]) {
+                Mode how = net.tasks[i].modes().get(mode[i]);
+                tool += how.tool() + (how.helped() ? end[i] - start[i] : 0);
+            }
         }
         return (ready() + late) * SECOND + starts / Math.max(1, net.n) * 10 + tool;
     }
@@ -493,6 +565,7 @@ final class Placement {
             all.add(new Placed(
                     net.tasks[i].id(),
                     hands[i] < 0 ? null : workers.get(hands[i]).id(),
+                    helper[i] < 0 ? null : workers.get(helper[i]).id(),
                     mode[i],
                     start[i],
                     end[i],

@@ -188,7 +188,7 @@ public final class Planner {
             return cost;
         }
 
-        /** Takes the tool away wherever it saves nothing. */
+        /** Takes tool and help away wherever they save nothing. */
         private void calm() {
             for (int i : free) {
                 if (best.mode()[i] > 0) {
@@ -205,7 +205,10 @@ public final class Planner {
             int[] modes = new int[net.n];
             for (int i = 0; i < net.n; i++) {
                 priority[i] = net.pull[i];
-                modes[i] = Math.min(mode, net.modes(i) - 1);
+                modes[i] = mode < net.ways[i].length
+                                && !net.tasks[i].modes().get(net.ways[i][mode]).helped()
+                        ? net.ways[i][mode]
+                        : net.ways[i][0];
             }
             int every = net.network.breaks().every();
             return new Genes(priority, modes, filled(MOST_RESTS, every), spare.clone());
@@ -233,7 +236,8 @@ public final class Planner {
                 Integer i = net.index.get(p.task());
                 if (i != null) {
                     genes.priority()[i] = latest - p.start();
-                    genes.mode()[i] = Math.min(p.mode(), net.modes(i) - 1);
+                    int way = p.mode();
+                    genes.mode()[i] = Arrays.stream(net.ways[i]).anyMatch(m -> m == way) ? way : net.ways[i][0];
                     genes.spare()[i] = isLead(p.worker()) ? -2 * SPARE : 2 * SPARE;
                 }
             }
@@ -262,7 +266,7 @@ public final class Planner {
                 boolean onChain = !chain.isEmpty() && random.nextInt(3) > 0;
                 int i = onChain ? chain.get(random.nextInt(chain.size())) : free[random.nextInt(free.length)];
                 switch (random.nextInt(12)) {
-                    case 0, 1, 2 -> next.mode()[i] = random.nextInt(net.modes(i));
+                    case 0, 1, 2 -> next.mode()[i] = net.ways[i][random.nextInt(net.ways[i].length)];
                     case 3 -> moveRest(next);
                     case 4, 5 -> next.spare()[i] = SPARE * random.nextInt(3);
                     case 6, 7 -> {

@@ -46,6 +46,8 @@ public final class ScheduleCheck {
             check.durations();
             check.lags();
             check.hands();
+            check.help();
+            check.postures();
             check.zones();
             check.tool();
             check.rests();
@@ -92,7 +94,8 @@ public final class ScheduleCheck {
             }
             Task.Mode mode = task.modes().get(p.mode());
             double pace = task.needs() == Task.Needs.NOBODY ? 1 : worker(p).pace();
-            long length = Math.round(task.work() * pace) + mode.tool();
+            double share = mode.together() > 0 ? mode.together() : 1;
+            long length = Math.round(task.work() * share * pace) + mode.tool();
             if (p.end() - p.start() != length) {
                 wrong("%s lasts %d s instead of %d", task.id(), p.end() - p.start(), length);
             }
@@ -161,11 +164,63 @@ public final class ScheduleCheck {
             if (p.start() < worker.from() || p.end() > worker.until()) {
                 wrong("%s lies outside the hours of %s", task.id(), worker.id());
             }
-            for (Placed other : schedule.placed()) {
-                if (!other.task().equals(p.task())
-                        && worker.id().equals(other.worker())
-                        && overlap(p.start(), p.end(), other.start(), other.end())) {
-                    wrong("%s does %s and %s at once", worker.id(), p.task(), other.task());
+            alone(worker.id(), p);
+        }
+    }
+
+    private void alone(String hands, Placed p) {
+        for (Placed other : schedule.placed()) {
+            if (!other.task().equals(p.task())
+                    && (hands.equals(other.worker()) || hands.equals(other.helper()))
+                    && overlap(p.start(), p.end(), other.start(), other.end())) {
+                wrong("%s does %s and %s at once", hands, p.task(), other.task());
+            }
+        }
+    }
+
+    private void help() {
+        for (Task task : tasks()) {
+            Placed p = at.get(task.id());
+            if (!open(p)) {
+                continue;
+            }
+            boolean wanted = task.modes().get(p.mode()).together() > 0;
+            if (wanted != (p.helper() != null)) {
+                wrong(wanted ? "%s takes two pairs of hands and has one" : "%s takes no help and has it", p.task());
+                continue;
+            }
+            if (!wanted) {
+                continue;
+            }
+            Worker helper = network.workers().stream()
+                    .filter(w -> w.id().equals(p.helper()))
+                    .findFirst()
+                    .orElseThrow(() -> new IllegalStateException(p.task() + " is helped by nobody"));
+            if (helper.id().equals(p.worker())) {
+                wrong("%s is helped by whoever does it", p.task());
+            }
+            if (p.start() < helper.from() || p.end() > helper.until()) {
+                wrong("%s lies outside the hours of %s, who helps", p.task(), helper.id());
+            }
+            alone(helper.id(), p);
+        }
+    }
+
+    private void postures() {
+        for (Task a : tasks()) {
+            for (Task b : tasks()) {
+                Placed pa = at.get(a.id());
+                Placed pb = at.get(b.id());
+                if (a.id().compareTo(b.id()) >= 0 || !open(pa) && !open(pb)) {
+                    continue;
+                }
+                for (String part : a.posture().keySet()) {
+                    String other = b.posture().get(part);
+                    if (other != null
+                            && !other.equals(a.posture().get(part))
+                            && overlap(pa.start(), pa.end(), pb.start(), pb.end())) {
+                        wrong("%s and %s want the %s in two ways at once", a.id(), b.id(), part);
+                    }
                 }
             }
         }

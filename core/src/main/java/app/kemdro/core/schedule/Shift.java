@@ -95,9 +95,7 @@ final class Shift {
         now.put(p.task(), p);
         placed.add(p);
         lastEnd = Math.max(lastEnd, p.end());
-        if (p.worker() != null) {
-            free.merge(p.worker(), p.end(), Math::max);
-        }
+        p.hands().forEach(h -> free.merge(h, p.end(), Math::max));
     }
 
     /** A break begins as soon as all that comes before it has ended. */
@@ -126,8 +124,11 @@ final class Shift {
             if (hands.isEmpty()) {
                 return false;
             }
-            work = hands.get().seconds(task);
-            start = Math.max(start, Math.max(hands.get().from(), free.getOrDefault(p.worker(), 0)));
+            work = hands.get().seconds(task, mode);
+            start = Math.max(start, hands.get().from());
+            for (String taken : p.hands()) {
+                start = Math.max(start, free.getOrDefault(taken, 0));
+            }
         }
         for (Lag lag : lagsTo.getOrDefault(p.task(), List.of())) {
             Placed earlier = now.get(lag.from());
@@ -146,6 +147,7 @@ final class Shift {
         keep(new Placed(
                 p.task(),
                 p.worker(),
+                p.helper(),
                 p.mode(),
                 start,
                 end,
@@ -156,7 +158,7 @@ final class Shift {
         return true;
     }
 
-    /** When all that was in the same places before has left them, dry where it was waited for to dry. */
+    /** When all that was in the same places before, or wanted another posture, is over; dry where it was waited for to dry. */
     private int zonesFree(Placed p, Task task) {
         int at = 0;
         for (Placed q : placed) {
@@ -164,6 +166,8 @@ final class Shift {
                 Placed old = was.get(q.task());
                 boolean waited = old == null || p.start() >= old.settled();
                 at = Math.max(at, waited && !into(q.task(), p.task()) ? q.settled() : q.end());
+            } else if (tasks.get(q.task()).otherPosture(task)) {
+                at = Math.max(at, q.end());
             }
         }
         return at;

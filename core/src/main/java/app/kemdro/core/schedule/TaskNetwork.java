@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 
@@ -57,6 +58,7 @@ public record TaskNetwork(
                 .append(t.work())
                 .append(new TreeSet<>(t.zones()))
                 .append(new TreeSet<>(t.holds()))
+                .append(new TreeMap<>(t.posture()))
                 .append(t.needs())
                 .append(t.modes()));
         lags.stream()
@@ -95,6 +97,11 @@ public record TaskNetwork(
                 .mapToDouble(Worker::pace)
                 .findFirst()
                 .orElse(1);
+    }
+
+    /** Seconds of work that a task in one of its ways takes these hands, without the tool. */
+    public double seconds(Task task, Task.Mode mode, @Nullable String hands) {
+        return task.work() * (mode.helped() ? mode.together() : 1) * pace(hands);
     }
 
     /** A ring of tasks each of which waits for the one before, if there is one. */

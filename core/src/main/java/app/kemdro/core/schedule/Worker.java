@@ -9,8 +9,9 @@ package app.kemdro.core.schedule;
  * @param until second at which it goes
  */
 public record Worker(String id, boolean lead, double pace, int from, int until) {
-    int seconds(Task task) {
-        return (int) Math.round(task.work() * pace);
+    /** How long these hands work at a task in one of its ways, without the tool. */
+    public int seconds(Task task, Task.Mode mode) {
+        return (int) Math.round(task.work() * (mode.helped() ? mode.together() : 1) * pace);
     }
 
     boolean can(Task task) {

@@ -4,13 +4,17 @@ import static app.kemdro.core.plan.Samples.TRADE;
 import static app.kemdro.core.plan.Samples.brief;
 import static app.kemdro.core.plan.Samples.lead;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.kemdro.core.plan.BenchDays.Hours;
 import app.kemdro.core.plan.BenchDays.Slot;
+import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.LocalDateTime;
+import java.time.LocalTime;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
@@ -36,6 +40,29 @@ class BenchDaysTest {
         BenchDays days = BenchDays.of(List.of(sculpt), NEEDED, Hours.USUAL, NOW);
         assertThat(days.slots()).hasSize(3);
         assertThat(days.begins()).isEqualTo(LocalDateTime.of(2026, 11, 30, 9, 0));
+    }
+
+    /** By hand: two heads of a day each are made side by side, and nobody comes in on a Tuesday. */
+    @Test
+    void twoPairsOfHandsShareTheDaysAndDaysOffAreOff() {
+        List<BenchWork> heads = List.of(
+                new BenchWork("a", "a head", "Sculpt", 8 * 60, 0), new BenchWork("b", "a head", "Sculpt", 8 * 60, 0));
+        Hours two = new Hours(Hours.USUAL.from(), Hours.USUAL.until(), 2, Set.of());
+        assertThat(BenchDays.of(heads, NEEDED, two, NOW).begins()).isEqualTo(LocalDateTime.of(2026, 12, 2, 9, 0));
+        Hours noTuesday = new Hours(Hours.USUAL.from(), Hours.USUAL.until(), 1, Set.of(DayOfWeek.TUESDAY));
+        assertThat(BenchDays.of(heads, NEEDED, noTuesday, NOW).slots())
+                .extracting(s -> s.from().getDayOfWeek())
+                .containsExactly(DayOfWeek.MONDAY, DayOfWeek.WEDNESDAY);
+    }
+
+    @Test
+    void aBenchThatNobodyCouldWorkAtIsRefusedInWords() {
+        assertThatThrownBy(() -> new Hours(LocalTime.of(17, 0), LocalTime.of(9, 0), 1, Set.of()))
+                .hasMessageContaining("an hour a day");
+        assertThatThrownBy(() -> new Hours(LocalTime.of(9, 0), LocalTime.of(17, 0), 5, Set.of()))
+                .hasMessageContaining("pairs of hands");
+        assertThatThrownBy(() -> new Hours(LocalTime.of(9, 0), LocalTime.of(17, 0), 1, Set.of(DayOfWeek.values())))
+                .hasMessageContaining("one day of the week");
     }
 
     @Test

@@ -77,6 +77,45 @@ class WishesTest {
                 .isEqualTo(CALL.plusHours(3).minusMinutes(5));
     }
 
+    /** The chair is taken 50 minutes before the call: spatter goes, and only spatter; with time enough nothing goes. */
+    @Test
+    void whatIsDoneOnlyIfThereIsTimeIsLeftOutWhereThereIsNone() {
+        Look whole = look(
+                entry("base-cream", "forehead", "cheek-left", "cheek-right"),
+                entry("shade-highlight", "forehead", "cheek-left", "cheek-right"),
+                entry("spatter", "forehead", "cheek-left", "cheek-right"));
+        Plan all = planned(whole, brief(lead("Ines")));
+        String spatter = whole.entries().get(2).id();
+        String shade = whole.entries().get(1).id();
+        Look wished = whole.wishing(Wish.ifTime(spatter)).wishing(Wish.ifTime(shade));
+        Brief enough =
+                brief(lead("Ines")).seated(CALL.minusSeconds(all.schedule().ready()));
+        assertThat(planned(wished, enough).left()).isEmpty();
+
+        Brief short1 = enough.seated(CALL.minusSeconds(all.schedule().ready() - 60));
+        Plan less = planned(wished, short1);
+        assertThat(less.left()).hasSize(1);
+        assertThat(less.inHand()).isNotNegative();
+        assertThat(less.steps()).noneMatch(s -> less.left().contains(s.entryId()));
+        assertThat(less.notes()).anyMatch(n -> n.what().contains("no time for"));
+        assertThat(less.carriedOut(wished).entries()).hasSize(2);
+        assertThat(less.carriedOut(wished).wishes()).isEmpty();
+
+        Brief none = enough.seated(CALL.minusMinutes(1));
+        assertThat(planned(wished, none).left()).containsExactlyInAnyOrder(spatter, shade);
+    }
+
+    /** An order that was kept in mind with everything in it is still given up where there is no time for it. */
+    @Test
+    void theOrderInMindDoesNotBringBackWhatThereIsNoTimeFor() {
+        Look whole = look(entry("base-cream", "forehead"), entry("spatter", "forehead"));
+        Plan all = planned(whole, brief(lead("Ines")));
+        String spatter = whole.entries().get(1).id();
+        Brief late = brief(lead("Ines")).seated(CALL.minusSeconds(all.schedule().ready() - 60));
+        Planning kept = PLANNER.keeping(whole.wishing(Wish.ifTime(spatter)), late, all.schedule(), "");
+        assertThat(((Planning.Done) kept).plan().left()).containsExactly(spatter);
+    }
+
     /** Three wishes, of which two clash: only those two are named, whatever the third says. */
     @Test
     void theSmallestClashIsNamedAndNothingElse() {

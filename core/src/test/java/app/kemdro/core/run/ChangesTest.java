@@ -136,7 +136,7 @@ class ChangesTest {
     @Test
     void whileThePerformerIsAwayEverythingWaits() {
         int now = 1800;
-        Mornings m = morning().carriedOutUntil(now);
+        Mornings m = new Mornings(Samples.bellFounder(), brief(lead("Ines"))).carriedOutUntil(now);
         int before = ready(m, now);
         m.report(now, Type.AWAY, "", "", 900, "");
         assertThat(ready(m, now) - before).isBetween(100, 1000);

@@ -36,7 +36,11 @@ final class Mornings {
 
     /** Reports at this second. */
     Mornings report(int second, Type type, String hands, String step, int seconds, String text) {
-        events.add(new RunEvent("event-" + events.size(), at(second), hands, type, step, seconds, 0, text));
+        return report(second, type, hands, step, seconds, 0, text);
+    }
+
+    private Mornings report(int second, Type type, String hands, String step, int seconds, int mode, String text) {
+        events.add(new RunEvent("event-" + events.size(), at(second), hands, type, step, seconds, mode, text));
         return this;
     }
 
@@ -44,8 +48,10 @@ final class Mornings {
     Mornings carriedOutUntil(int second) {
         for (Placed p : first.schedule().placed()) {
             String hands = p.worker() == null ? "" : p.worker();
+            if (p.start() < second) {
+                report(p.start(), Type.START, hands, p.task(), 0, p.mode(), "");
+            }
             if (p.end() <= second) {
-                report(p.start(), Type.START, hands, p.task(), 0, "");
                 report(p.end(), Type.FINISH, hands, p.task(), 0, "");
             }
         }

@@ -4,6 +4,7 @@ import app.kemdro.core.schedule.Task.Mode;
 import app.kemdro.core.schedule.Task.Needs;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.SplittableRandom;
 
@@ -63,6 +64,26 @@ public final class Networks {
             }
         }
         return new TaskNetwork(plain.tasks(), plain.lags(), plain.workers(), plain.tools(), plain.breaks(), pins);
+    }
+
+    /** The same for two, with steps that go quicker with help, and eyes that some want open and some closed. */
+    public static TaskNetwork together(long seed, int tasks) {
+        TaskNetwork plain = random(seed, tasks);
+        SplittableRandom r = new SplittableRandom(~seed);
+        List<Task> all = new ArrayList<>();
+        for (Task task : plain.tasks()) {
+            Map<String, String> posture = switch (r.nextInt(4)) {
+                case 0 -> Map.of("eyes", "open");
+                case 1 -> Map.of("eyes", "closed");
+                default -> Map.of();
+            };
+            List<Mode> modes = new ArrayList<>(task.modes());
+            if (task.needs() != Needs.NOBODY && r.nextBoolean()) {
+                task.modes().forEach(m -> modes.add(m.together(0.55)));
+            }
+            all.add(new Task(task.id(), task.work(), task.zones(), task.holds(), posture, task.needs(), modes));
+        }
+        return new TaskNetwork(all, plain.lags(), List.of(INES, PELL), plain.tools(), plain.breaks());
     }
 
     private static TaskNetwork random(SplittableRandom r, int n) {

@@ -12,6 +12,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.kemdro.core.schedule.Task.Mode;
 import app.kemdro.core.schedule.Task.Needs;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -54,6 +55,45 @@ class PlannerTest {
         assertThat(ScheduleCheck.problems(network, schedule)).isEmpty();
         Placed gum = schedule.of("gum");
         assertThat(schedule.of("press").start()).isBetween(gum.usable(), gum.closes());
+    }
+
+    @Test
+    void aSecondPairOfHandsHelpsWhereItSavesTimeAndNotWhereItHasBetterToDo() {
+        Task pull = new Task(
+                "pull", 300, Set.of("a"), Set.of(), Needs.LEAD, List.of(Mode.NOTHING, Mode.NOTHING.together(0.6)));
+        TaskNetwork idle = of(List.of(pull), List.of(), INES, PELL);
+        assertThat(plan(idle).of("pull").helper()).isEqualTo("Pell");
+        assertThat(plan(idle).ready()).isEqualTo(180);
+        TaskNetwork busy = of(List.of(pull, task("base", 400, "b")), List.of(), INES, PELL);
+        assertThat(plan(busy).of("pull").helper())
+                .as("440 s of Pell's own work are the longest anyway")
+                .isNull();
+        assertThat(plan(of(List.of(pull), List.of(), INES)).ready()).isEqualTo(300);
+    }
+
+    @Test
+    void nobodyKeepsTheEyesOpenForOneAndClosedForAnother() {
+        Task lens =
+                new Task("lens", 60, Set.of("a"), Set.of(), Map.of("eyes", "open"), Needs.LEAD, List.of(Mode.NOTHING));
+        Task brow = new Task(
+                "brow", 60, Set.of("b"), Set.of(), Map.of("eyes", "closed"), Needs.ANYONE, List.of(Mode.NOTHING));
+        Task spray = new Task(
+                "spray", 60, Set.of("c"), Set.of(), Map.of("eyes", "closed"), Needs.ANYONE, List.of(Mode.NOTHING));
+        assertThat(plan(of(List.of(lens, brow), List.of(), INES, PELL)).ready()).isEqualTo(120);
+        assertThat(plan(of(List.of(brow, spray), List.of(), INES, PELL)).ready())
+                .as("both want them closed")
+                .isEqualTo(66);
+    }
+
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19, 20})
+    void helpAndPosturesAreSoundInEveryPlan(long seed) {
+        TaskNetwork network = Networks.together(seed, 25);
+        if (Planner.trying(60).plan(network) instanceof Outcome.Planned p) {
+            assertThat(ScheduleCheck.problems(network, p.schedule())).isEmpty();
+        } else {
+            assertThat(network.lags()).as("only a window can be missed").anyMatch(Lag::ties);
+        }
     }
 
     @Test

@@ -11,6 +11,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.kemdro.core.schedule.Task.Mode;
 import app.kemdro.core.schedule.Task.Needs;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 
@@ -93,6 +94,34 @@ class ScheduleCheckTest {
                 .anyMatch(p -> p.contains("without a break"));
         Schedule into = new Schedule(List.of(plain("long", "Ines", 0, 8000)), List.of(new Rest(100, 700)), 8000, 0);
         assertThat(ScheduleCheck.problems(network, into)).anyMatch(p -> p.contains("into a break"));
+    }
+
+    @Test
+    void helpThatIsMissingOrBusyElsewhereIsSeen() {
+        Task held = new Task(
+                "hold", 100, Set.of("a"), Set.of(), Needs.ANYONE, List.of(Mode.NOTHING, Mode.NOTHING.together(0.6)));
+        TaskNetwork network = of(List.of(held, task("other", 60, "b")), List.of(), INES, PELL);
+        Placed alone = new Placed("hold", "Ines", null, 1, 0, 60, 60, Mode.NEVER, 60, 0);
+        Placed helped = new Placed("hold", "Ines", "Pell", 1, 0, 60, 60, Mode.NEVER, 60, 0);
+        assertThat(problems(network, 126, alone, plain("other", "Pell", 60, 66)))
+                .containsExactly("hold takes two pairs of hands and has one");
+        assertThat(problems(network, 66, helped, plain("other", "Pell", 0, 66))).anyMatch(p -> p.contains("Pell does"));
+        assertThat(problems(network, 126, helped, plain("other", "Pell", 60, 66)))
+                .isEmpty();
+    }
+
+    @Test
+    void eyesThatAreOpenAndClosedAtOnceAreSeen() {
+        Task lens = new Task(
+                "lens", 60, Set.of("a"), Set.of(), Map.of("eyes", "open"), Needs.ANYONE, List.of(Mode.NOTHING));
+        Task brow = new Task(
+                "brow", 60, Set.of("b"), Set.of(), Map.of("eyes", "closed"), Needs.ANYONE, List.of(Mode.NOTHING));
+        assertThat(problems(
+                        of(List.of(lens, brow), List.of(), INES, PELL),
+                        66,
+                        plain("lens", "Ines", 0, 60),
+                        plain("brow", "Pell", 0, 66)))
+                .containsExactly("brow and lens want the eyes in two ways at once");
     }
 
     @Test

@@ -13,15 +13,22 @@ import app.kemdro.web.plans.Words;
 import app.kemdro.web.room.Rooms;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
+import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
+import java.time.format.DateTimeParseException;
+import java.time.format.TextStyle;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.IntStream;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -29,11 +36,14 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** Bench work, laid backwards over the days before the chair. */
 @Controller
 class BenchController {
-    private static final double HOUR = 62;
+    private static final double WIDTH = 496;
 
     private final Jobs jobs;
     private final Plans plans;
@@ -50,7 +60,10 @@ class BenchController {
     }
 
     /** A day with what is done in it. */
-    record Day(String name, String hands, List<Piece> pieces) {}
+    record Day(String name, String hands, List<Line> lines) {}
+
+    /** What one pair of hands does in a day. */
+    record Line(String hands, List<Piece> pieces) {}
 
     /** A stretch of work as it is drawn and said. */
     record Piece(double x, double width, String brief, String hours, String what, String forWhat, String rests) {}
@@ -60,17 +73,78 @@ class BenchController {
         Job job = jobs.get(id);
         rooms.open(model, job, "bench");
         BenchDays days = days(job);
-        model.addAttribute("days", drawn(days));
+        Hours hours = job.benchHours();
+        model.addAttribute("bench", hours);
+        model.addAttribute("week", week(hours));
+        model.addAttribute("things", things(job));
+        model.addAttribute("days", drawn(days, hours));
         model.addAttribute("begins", days.slots().isEmpty() ? "" : moment(days.begins()));
         model.addAttribute("tooLate", days.tooLate());
         model.addAttribute("needed", moment(needed(job)));
-        model.addAttribute("hours", hours());
+        model.addAttribute("hours", marks(hours));
         return "bench/bench";
     }
 
     private BenchDays days(Job job) {
-        return BenchDays.of(
-                BenchWork.of(job.look(), job.brief(), trade), needed(job), Hours.USUAL, LocalDateTime.now(clock));
+        return BenchDays.of(job.benchWork(trade), needed(job), job.benchHours(), LocalDateTime.now(clock));
+    }
+
+    /** Something that is made for the look, or was already. */
+    record Made(String entry, String what, String hands, boolean already) {}
+
+    private List<Made> things(Job job) {
+        Map<String, List<BenchWork>> byEntry = new LinkedHashMap<>();
+        BenchWork.of(job.look(), job.brief(), trade)
+                .forEach(w -> byEntry.computeIfAbsent(w.entry(), k -> new ArrayList<>())
+                        .add(w));
+        return byEntry.entrySet().stream()
+                .map(e -> new Made(
+                        e.getKey(),
+                        e.getValue().get(0).forWhat(),
+                        Words.span(Math.round(e.getValue().stream()
+                                .mapToDouble(BenchWork::minutes)
+                                .sum())),
+                        job.made().contains(e.getKey())))
+                .toList();
+    }
+
+    /** A day of the week that can be taken off. */
+    record Weekday(DayOfWeek day, String name, boolean off) {}
+
+    private static List<Weekday> week(Hours hours) {
+        return Arrays.stream(DayOfWeek.values())
+                .map(d -> new Weekday(
+                        d,
+                        d.getDisplayName(TextStyle.SHORT, Locale.ENGLISH),
+                        hours.off().contains(d)))
+                .toList();
+    }
+
+    @PostMapping("/jobs/{id}/bench")
+    String change(
+            @PathVariable long id,
+            @RequestParam String from,
+            @RequestParam String until,
+            @RequestParam int hands,
+            @RequestParam(defaultValue = "") Set<DayOfWeek> off,
+            @RequestParam(defaultValue = "") Set<String> made,
+            RedirectAttributes after) {
+        try {
+            Hours hours = new Hours(LocalTime.parse(from.strip()), LocalTime.parse(until.strip()), hands, off);
+            Job job = jobs.change(id, j -> j.planBench(hours, made));
+            BenchDays days = days(job);
+            after.addFlashAttribute(
+                    Rooms.CHANGE,
+                    days.slots().isEmpty()
+                            ? "Nothing is left to make."
+                            : "Begin " + moment(days.begins()) + (days.tooLate() ? ", which is past." : "."));
+        } catch (DateTimeParseException e) {
+            after.addFlashAttribute(
+                    Rooms.CHANGE, "'" + e.getParsedString() + "' is no hour; write it as 09:00. Nothing was changed.");
+        } catch (IllegalArgumentException e) {
+            after.addFlashAttribute(Rooms.CHANGE, e.getMessage() + " Nothing was changed.");
+        }
+        return "redirect:/jobs/" + id + "/bench";
     }
 
     /** All is on the table when the performer sits down. */
@@ -85,15 +159,27 @@ class BenchController {
         return Words.day(time) + ", " + Words.hour(time);
     }
 
-    private static List<String> hours() {
-        List<String> hours = new ArrayList<>();
-        for (LocalTime at = Hours.USUAL.from(); !at.isAfter(Hours.USUAL.until()); at = at.plusHours(1)) {
-            hours.add(at.toString());
+    /** A full hour under the line of a day. */
+    record Mark(double x, String text) {}
+
+    private static List<Mark> marks(Hours hours) {
+        List<Mark> marks = new ArrayList<>();
+        for (int hour = hours.from().getHour(); hour <= hours.until().getHour(); hour++) {
+            LocalTime at = LocalTime.of(hour, 0);
+            if (!at.isBefore(hours.from()) && !at.isAfter(hours.until())) {
+                marks.add(new Mark(x(at, hours), marks.size() % 2 == 0 ? at.toString() : ""));
+            }
         }
-        return hours;
+        return marks;
     }
 
-    private static List<Day> drawn(BenchDays days) {
+    private static double x(LocalTime at, Hours hours) {
+        return WIDTH
+                * Duration.between(hours.from(), at).toMinutes()
+                / Duration.between(hours.from(), hours.until()).toMinutes();
+    }
+
+    private static List<Day> drawn(BenchDays days, Hours hours) {
         Map<LocalDate, List<Slot>> byDay = new TreeMap<>();
         days.slots()
                 .forEach(s -> byDay.computeIfAbsent(s.from().toLocalDate(), k -> new ArrayList<>())
@@ -104,7 +190,15 @@ class BenchController {
             drawn.add(new Day(
                     Words.day(day.atStartOfDay()),
                     Words.span(minutes),
-                    slots.stream().map(BenchController::piece).toList()));
+                    IntStream.range(0, hours.hands())
+                            .mapToObj(k -> new Line(
+                                    hours.hands() == 1 ? "" : "hands " + (k + 1),
+                                    slots.stream()
+                                            .filter(s -> s.hands() == k)
+                                            .map(s -> piece(s, hours))
+                                            .toList()))
+                            .filter(l -> !l.pieces().isEmpty())
+                            .toList()));
         });
         return drawn;
     }
@@ -113,13 +207,12 @@ class BenchController {
         return Duration.between(slot.from(), slot.until()).toMinutes();
     }
 
-    private static Piece piece(Slot slot) {
-        double from =
-                Duration.between(Hours.USUAL.from(), slot.from().toLocalTime()).toMinutes() / 60.0;
-        double width = minutes(slot) / 60.0 * HOUR;
+    private static Piece piece(Slot slot, Hours hours) {
+        double from = x(slot.from().toLocalTime(), hours);
+        double width = x(slot.until().toLocalTime(), hours) - from;
         String word = slot.work().name().split("[ ,]")[0];
         return new Piece(
-                from * HOUR,
+                from,
                 Math.max(3, width - 2),
                 width > word.length() * 8.5 ? word : "",
                 Words.hour(slot.from()) + "–" + Words.hour(slot.until()),

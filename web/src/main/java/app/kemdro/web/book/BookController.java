@@ -154,10 +154,7 @@ class BookController {
         return new Line(
                 number,
                 step.titleWithPlace(),
-                state.hands().isEmpty()
-                        ? placed.map(p -> p.worker() == null ? "performer" : p.worker())
-                                .orElse("–")
-                        : state.hands(),
+                state.hands().isEmpty() ? placed.map(Words::hands).orElse("–") : state.hands(),
                 placed.map(p -> Words.hour(s.plan().clock(p.start()))).orElse("came in"),
                 did ? Words.hour(java.util.Objects.requireNonNull(state.started())) : "–",
                 planned,

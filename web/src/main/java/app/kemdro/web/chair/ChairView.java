@@ -67,6 +67,7 @@ record ChairView(
      * One pair of hands, or the performer where a step takes none.
      *
      * @param name as events name them; empty for the performer
+     * @param helps what these hands are to help with, or empty
      * @param restDue whether the planned break comes before their next step
      * @param ahead their steps after the one at hand, for a device that is cut off
      * @param driver the device that reports for them, or empty
@@ -77,19 +78,25 @@ record ChairView(
             @Nullable Now running,
             @Nullable Now upcoming,
             @Nullable String waitsFor,
+            String helps,
             boolean restDue,
             @Nullable Upcoming next,
             boolean canTakeBack,
             List<Now> ahead,
             String driver) {}
 
-    /** A step at or before hands. */
+    /**
+     * A step at or before hands.
+     *
+     * @param with whose hands help, or empty
+     */
     record Now(
             String step,
             String title,
             String where,
             String look,
             String performer,
+            String with,
             List<String> cautions,
             long from,
             long until,
@@ -245,6 +252,12 @@ record ChairView(
                     running.map(this::running).orElse(null),
                     idle ? first.map(this::upcoming).orElse(null) : null,
                     idle ? first.flatMap(this::waits).orElse(null) : null,
+                    chair.helping(schedule, name).stream()
+                            .findFirst()
+                            .filter(p ->
+                                    first.isEmpty() || p.start() <= first.get().start())
+                            .map(this::helps)
+                            .orElse(""),
                     idle && first.filter(this::afterRest).isPresent(),
                     next.map(p -> new Upcoming(plan.step(p.task()).titleWithPlace(), Words.hour(plan.clock(p.start()))))
                             .orElse(null),
@@ -255,6 +268,12 @@ record ChairView(
                             .map(this::upcoming)
                             .toList(),
                     standing.state().drivers().getOrDefault(name, ""));
+        }
+
+        private String helps(Placed p) {
+            boolean on = standing.state().step(p.task()).status() == Status.RUNNING;
+            return "Help " + p.worker() + (on ? " now" : " at " + Words.hour(plan.clock(p.start()))) + ": "
+                    + plan.step(p.task()).title();
         }
 
         private boolean afterRest(Placed next) {
@@ -293,6 +312,7 @@ record ChairView(
                     step.where(),
                     step.lookFor(),
                     step.template().performer(),
+                    placed.helper() == null ? "" : placed.helper(),
                     step.technique().cautions(),
                     from,
                     until,

@@ -28,9 +28,9 @@ final class Fate {
         double day = Math.exp(Confidence.DAY * dice(run, "the day").nextGaussian());
         double own = Math.exp(Confidence.TASK * dice(run, placed.task()).nextGaussian());
         Task task = plan.network().task(placed.task());
-        double planned = plan.network().pace(placed.worker()) * task.work();
-        int tool = task.modes().get(placed.mode()).tool();
-        return began.plusSeconds(Math.round(planned * day * own) + tool);
+        Task.Mode way = task.way(placed.mode());
+        double planned = plan.network().seconds(task, way, placed.worker());
+        return began.plusSeconds(Math.round(planned * day * own) + way.tool());
     }
 
     /** What goes wrong with a step when it is done, if anything does. */

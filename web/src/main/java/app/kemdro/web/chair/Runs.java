@@ -197,7 +197,7 @@ public class Runs {
             }
             Job job = jobs.get(jobId);
             Plan plan = plans.of(job).plan().orElseThrow(() -> refused(plans.near(job, job.brief())));
-            Base base = new Base(job.look(), plan.brief().seated(plan.chairIn()), plan);
+            Base base = new Base(plan.carriedOut(job.look()), plan.brief().seated(plan.chairIn()), plan);
             return transaction.execute(t -> seat(job, base, account, pace));
         }
     }
@@ -210,7 +210,8 @@ public class Runs {
             look = look.wishing(List.of());
             planning = plans.fresh(look, seated);
         }
-        return new Base(look, seated, planOrRefuse(planning));
+        Plan plan = planOrRefuse(planning);
+        return new Base(plan.carriedOut(look), seated, plan);
     }
 
     private Run seat(Job job, Base base, String account, int pace) {
@@ -422,7 +423,7 @@ public class Runs {
     /** Stores a run that followed this plan and is over; for runs that were not held here. */
     public void storeFinished(Job job, Plan plan, List<RunEvent> reports, String account) {
         transaction.executeWithoutResult(t -> {
-            Run run = seat(job, new Base(job.look(), plan.brief(), plan), account, 0);
+            Run run = seat(job, new Base(plan.carriedOut(job.look()), plan.brief(), plan), account, 0);
             reports.forEach(e -> events.saveAndFlush(new EventRow(run.id(), e, account)));
             run.end(reports.get(reports.size() - 1).at());
         });

@@ -14,6 +14,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Locale;
+import java.util.TreeSet;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.springframework.http.HttpHeaders;
@@ -105,6 +106,12 @@ class ExchangeController {
                 job.look().wishes().stream()
                         .map(w -> new JobFile.Wish(w.kind(), w.step(), w.to(), w.minutes()))
                         .toList(),
+                new JobFile.Bench(
+                        job.benchHours().from(),
+                        job.benchHours().until(),
+                        job.benchHours().hands(),
+                        new TreeSet<>(job.benchHours().off()),
+                        job.made()),
                 runs.of(job.id()).stream()
                         .map(r -> new JobFile.Happened(r.beganAt(), r.endedAt(), runs.eventsOf(r)))
                         .toList());
@@ -138,7 +145,7 @@ class ExchangeController {
                 Words.hour(plan.clock(p.start())),
                 Words.hour(plan.clock(p.end())),
                 Words.hour(plan.clock(p.settled())),
-                harmless(p.worker() == null ? "performer" : p.worker()),
+                harmless(Words.hands(p)),
                 harmless(step.title()),
                 String.join(" ", step.zones()),
                 step.material().map(m -> m.name()).orElse(""),

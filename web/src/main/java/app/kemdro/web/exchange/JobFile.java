@@ -7,8 +7,11 @@ import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.core.look.LookEntry.Strength;
 import app.kemdro.core.look.Wish.Kind;
 import app.kemdro.core.run.RunEvent;
+import java.time.DayOfWeek;
 import java.time.LocalDateTime;
+import java.time.LocalTime;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -34,6 +37,7 @@ record JobFile(
         @Nullable Breaks breaks,
         @Nullable List<Entry> look,
         @Nullable List<Wish> wishes,
+        @Nullable Bench bench,
         @Nullable List<Happened> runs) {
     static final String FORMAT = "kemdro-job";
     static final int VERSION = 2;
@@ -88,6 +92,14 @@ record JobFile(
             @Nullable String step,
             @Nullable String to,
             @Nullable Integer minutes) {}
+
+    /** When the bench is worked at, and the entries of the look for which nothing has to be made any more. */
+    record Bench(
+            @Nullable LocalTime from,
+            @Nullable LocalTime until,
+            @Nullable Integer hands,
+            @Nullable Set<DayOfWeek> off,
+            @Nullable Set<String> made) {}
 
     record Happened(LocalDateTime began, @Nullable LocalDateTime ended, List<RunEvent> events) {}
 }

@@ -7,6 +7,7 @@ import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.look.Wish;
 import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Trade;
+import app.kemdro.core.plan.BenchDays.Hours;
 import app.kemdro.core.plan.BriefCheck;
 import app.kemdro.core.plan.LookPlanner;
 import app.kemdro.core.plan.Problem;
@@ -17,6 +18,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
@@ -72,6 +74,9 @@ class JobReader {
                 brief);
         job.setLook(look(file.look() == null ? List.of() : file.look())
                 .wishing(wishes(file.wishes() == null ? List.of() : file.wishes())));
+        if (file.bench() != null) {
+            job.planBench(hours(file.bench()), made(file.bench(), job.look()));
+        }
         return job;
     }
 
@@ -132,6 +137,29 @@ class JobReader {
                 Boolean.TRUE.equals(file.selfApplied()),
                 purpose(file.purpose()),
                 breaks(file.breaks()));
+    }
+
+    private static Hours hours(JobFile.Bench given) {
+        Hours usual = Hours.USUAL;
+        try {
+            return new Hours(
+                    given.from() == null ? usual.from() : given.from(),
+                    given.until() == null ? usual.until() : given.until(),
+                    given.hands() == null ? usual.hands() : given.hands(),
+                    given.off() == null ? usual.off() : given.off());
+        } catch (IllegalArgumentException e) {
+            throw new Unreadable("bench: " + e.getMessage());
+        }
+    }
+
+    /** Those of the made things that the look still has. */
+    private static Set<String> made(JobFile.Bench given, Look look) {
+        return given.made() == null
+                ? Set.of()
+                : look.entries().stream()
+                        .map(LookEntry::id)
+                        .filter(given.made()::contains)
+                        .collect(Collectors.toSet());
     }
 
     private static Breaks breaks(JobFile.@Nullable Breaks given) {

@@ -11,6 +11,9 @@ import app.kemdro.core.look.Brief.Room;
 import app.kemdro.core.look.Brief.Seen;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
+import app.kemdro.core.method.Trade;
+import app.kemdro.core.plan.BenchDays.Hours;
+import app.kemdro.core.plan.BenchWork;
 import jakarta.persistence.CollectionTable;
 import jakarta.persistence.Column;
 import jakarta.persistence.ElementCollection;
@@ -25,13 +28,16 @@ import jakarta.persistence.JoinColumn;
 import jakarta.persistence.Lob;
 import jakarta.persistence.OrderColumn;
 import jakarta.persistence.Version;
+import java.time.DayOfWeek;
 import java.time.LocalDateTime;
+import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -90,6 +96,16 @@ public class Job {
 
     @Lob
     private String lookBefore = "";
+
+    private LocalTime benchFrom = Hours.USUAL.from();
+    private LocalTime benchUntil = Hours.USUAL.until();
+    private int benchHands = Hours.USUAL.hands();
+    private String benchOff = "";
+
+    @ElementCollection(fetch = FetchType.EAGER)
+    @CollectionTable(name = "made_already", joinColumns = @JoinColumn(name = "job_id"))
+    @Column(name = "entry")
+    private Set<String> made = new TreeSet<>();
 
     @ElementCollection(fetch = FetchType.EAGER)
     @CollectionTable(name = "job_hands", joinColumns = @JoinColumn(name = "job_id"))
@@ -186,6 +202,35 @@ public class Job {
                 selfApplied,
                 new Purpose(seen, lastsHours, split(mustVanish), moneyShort, benchDays),
                 new Breaks(breakEvery, breakMinutes, mealMinutes));
+    }
+
+    /** When the bench is worked at for it. */
+    public Hours benchHours() {
+        return new Hours(
+                benchFrom,
+                benchUntil,
+                benchHands,
+                split(benchOff).stream().map(DayOfWeek::valueOf).collect(Collectors.toSet()));
+    }
+
+    /** Entries of the look that nothing has to be made for any more. */
+    public Set<String> made() {
+        return new TreeSet<>(made);
+    }
+
+    public void planBench(Hours hours, Set<String> madeAlready) {
+        benchFrom = hours.from();
+        benchUntil = hours.until();
+        benchHands = hours.hands();
+        benchOff = join(hours.off().stream().sorted().map(DayOfWeek::name).toList());
+        made = new TreeSet<>(madeAlready);
+    }
+
+    /** Bench work that is still to be done. */
+    public List<BenchWork> benchWork(Trade trade) {
+        return BenchWork.of(look(), brief(), trade).stream()
+                .filter(w -> !made.contains(w.entry()))
+                .toList();
     }
 
     public Look look() {

@@ -154,7 +154,8 @@ class OrderController {
         List<PlannedStep> steps = answer.plan().map(Plan::steps).orElseGet(() -> stepsWithoutWishes(job));
         List<Wish> clash = answer.planning() instanceof Planning.Refused refused ? refused.clash() : List.of();
         return job.look().wishes().stream()
-                .map(w -> new WishLine(w, Wishes.say(w, steps, job.brief()), costs(answer, w), clash.contains(w)))
+                .map(w -> new WishLine(
+                        w, Wishes.say(w, job.look(), steps, job.brief(), trade), costs(answer, w), clash.contains(w)))
                 .toList();
     }
 
@@ -165,6 +166,10 @@ class OrderController {
     }
 
     private static String costs(Plans.Answer answer, Wish wish) {
+        if (wish.kind() == Wish.Kind.IF_TIME) {
+            boolean left = answer.plan().stream().anyMatch(p -> p.left().contains(wish.step()));
+            return left ? "no time, left out" : "there is time";
+        }
         Integer seconds = answer.wishes().get(wish);
         if (seconds == null) {
             return "";
@@ -234,7 +239,7 @@ class OrderController {
             String performer = s.performer().isEmpty() ? "" : (s.look().isEmpty() ? "" : "; ") + s.performer();
             lines.add(new Line(
                     s.clock(),
-                    s.who(),
+                    s.whose(),
                     s.title() + (s.dryer() ? ", cool dryer" : ""),
                     s.look() + performer,
                     s.critical(),

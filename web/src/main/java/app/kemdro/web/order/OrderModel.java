@@ -28,6 +28,7 @@ public record OrderModel(List<String> rows, List<Step> steps) {
             List<String> rows,
             int hands,
             String who,
+            String whose,
             double from,
             double to,
             double settled,
@@ -66,13 +67,14 @@ public record OrderModel(List<String> rows, List<Step> steps) {
             int number, Plan plan, PlannedStep step, Placed p, List<String> names, int slack, WhyWords why) {
         boolean everywhere = step.where().isEmpty();
         boolean grabs = step.drying().map(d -> d.tacky().isPresent()).orElse(false) && p.settled() > p.end();
-        boolean dryer = plan.network().task(step.id()).modes().get(p.mode()).tool() > 0;
+        boolean dryer = plan.network().task(step.id()).way(p.mode()).tool() > 0;
         return new Step(
                 number,
                 step.id(),
                 everywhere ? List.of() : step.rows(),
                 p.worker() == null ? -1 : names.indexOf(p.worker()),
-                p.worker() == null ? "performer" : p.worker(),
+                p.worker() == null ? "" : p.worker(),
+                Words.hands(p),
                 minutes(p.start()),
                 minutes(p.end()),
                 minutes(p.settled()),

@@ -27,13 +27,20 @@ final class WhyWords {
             case FIRST -> "Nothing comes before it; it begins at chair-in.";
             case FOLLOWS -> follows(binding, at, clock);
             case ZONE -> "Its zone is free only at " + clock + ", after " + title(binding) + ".";
-            case HANDS -> at.worker() + " is at " + title(binding) + " until " + clock + ".";
+            case HANDS -> busy(binding, at) + " is at " + title(binding) + " until " + clock + ".";
+            case POSTURE -> "The performer keeps still in another way for " + title(binding) + " until " + clock + ".";
             case HOURS -> at.worker() + " comes at " + clock + ".";
             case REST -> "The break ends at " + clock + ".";
             case WISH -> "You want it not before " + clock + ".";
             case WINDOW -> "It waits so that " + title(binding) + " still meets its window.";
             case SLACK -> "It could begin sooner, but nothing would be ready sooner.";
         };
+    }
+
+    /** Whoever of those it takes was at the other step. */
+    private String busy(Binding binding, Placed at) {
+        Placed other = plan.schedule().of(java.util.Objects.requireNonNull(binding.task()));
+        return other.takes(at.worker()) ? String.valueOf(at.worker()) : String.valueOf(at.helper());
     }
 
     private String follows(Binding binding, Placed at, String clock) {

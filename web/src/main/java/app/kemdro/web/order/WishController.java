@@ -3,6 +3,7 @@ package app.kemdro.web.order;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.Wish;
 import app.kemdro.core.plan.Plan;
+import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.web.chair.Runs;
 import app.kemdro.web.job.Job;
@@ -44,7 +45,8 @@ class WishController {
         NOT_BEFORE,
         BEGUN_BY,
         BY_HANDS,
-        HOLD
+        HOLD,
+        IF_TIME
     }
 
     @PostMapping("/jobs/{id}/order/wishes")
@@ -73,8 +75,19 @@ class WishController {
             case AFTER -> change(id, l -> l.wishing(Wish.before(to, step)), after);
             case BY_HANDS -> change(id, l -> l.wishing(Wish.by(step, to)), after);
             case HOLD -> change(id, l -> held(l, plan.get(), placed.get()), after);
+            case IF_TIME -> onlyIfTime(job, plan.get().step(step), after);
             case NOT_BEFORE, BEGUN_BY -> timed(job, press, step, at, after);
         };
+    }
+
+    /** What a look asked for may be left out; what Kemdro put in because the look needs it may not. */
+    private String onlyIfTime(Job job, PlannedStep step, RedirectAttributes after) {
+        if (step.implied()
+                || job.look().entry(step.entryId()).isEmpty()
+                || job.look().entries().size() < 2) {
+            return say(job.id(), "“" + step.title() + "” is needed by the rest. Nothing was changed.", after);
+        }
+        return change(job.id(), l -> l.wishing(Wish.ifTime(step.entryId())), after);
     }
 
     private String timed(Job job, Press press, String step, String at, RedirectAttributes after) {

@@ -140,6 +140,9 @@ public class Plans {
         List<Schedule> starts = new ArrayList<>(List.of(plan.schedule()));
         orderBefore(job).ifPresent(starts::add);
         for (Wish wish : job.look().wishes()) {
+            if (wish.kind() == Wish.Kind.IF_TIME) {
+                continue;
+            }
             Look without = job.look()
                     .wishing(job.look().wishes().stream()
                             .filter(w -> !w.equals(wish))

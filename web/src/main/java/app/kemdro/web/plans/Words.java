@@ -2,6 +2,7 @@ package app.kemdro.web.plans;
 
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.schedule.Confidence;
+import app.kemdro.core.schedule.Placed;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
@@ -76,15 +77,23 @@ public final class Words {
     private static long work(Plan plan) {
         return Math.round(plan.schedule().placed().stream()
                         .filter(p -> p.worker() != null)
-                        .mapToInt(p -> p.end()
-                                - p.start()
-                                - plan.network()
-                                        .task(p.task())
-                                        .modes()
-                                        .get(p.mode())
-                                        .tool())
+                        .mapToInt(p -> (p.end()
+                                        - p.start()
+                                        - plan.network()
+                                                .task(p.task())
+                                                .way(p.mode())
+                                                .tool())
+                                * (p.helper() == null ? 1 : 2))
                         .sum()
                 / 60.0);
+    }
+
+    /** Who does it: "Ines", "Ines with Pell", or the performer where it takes nobody's hands. */
+    public static String hands(Placed placed) {
+        if (placed.worker() == null) {
+            return "performer";
+        }
+        return placed.helper() == null ? placed.worker() : placed.worker() + " with " + placed.helper();
     }
 
     /** "9 times of 10 by 07:50; chair-in 04:55 makes the call." */

@@ -100,7 +100,7 @@ public record Ribbon(
             rows.add(new Row(
                     worker.id(),
                     plan.schedule().placed().stream()
-                            .filter(p -> worker.id().equals(p.worker()))
+                            .filter(p -> p.takes(worker.id()))
                             .map(p -> block(plan.step(p.task()), p, critical.contains(p.task())))
                             .toList()));
         }

@@ -4,12 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
+import app.kemdro.core.plan.BenchDays.Hours;
 import app.kemdro.web.DemoTest;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
 import java.io.StringReader;
 import java.nio.charset.StandardCharsets;
+import java.time.DayOfWeek;
+import java.time.LocalTime;
 import java.util.List;
+import java.util.Set;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import org.junit.jupiter.api.Test;
@@ -57,13 +61,19 @@ class ExchangeTest {
 
     @Test
     void aJobThatGoesOutComesInAgainTheSame() throws Exception {
-        Job out = founder();
+        Job out = jobs.change(
+                founder().id(),
+                j -> j.planBench(
+                        new Hours(LocalTime.of(8, 30), LocalTime.of(16, 0), 2, Set.of(DayOfWeek.SUNDAY)),
+                        Set.of(j.look().entries().get(0).id())));
         String file = get("/jobs/" + out.id() + "/export.json");
         String at = String.valueOf(take(file).getResponse().getRedirectedUrl());
         Job in = jobs.get(Long.parseLong(at.replaceAll("\\D+", "")));
         assertThat(in.brief()).isEqualTo(out.brief());
         assertThat(in.look()).isEqualTo(out.look());
         assertThat(in.title()).isEqualTo(out.title());
+        assertThat(in.benchHours()).isEqualTo(out.benchHours());
+        assertThat(in.made()).isEqualTo(out.made()).hasSize(1);
     }
 
     @Test
@@ -112,6 +122,7 @@ class ExchangeTest {
                 "\"humidityPercent\" : 45.0 | \"humidityPercent\" : 0 | Humidity of 0 %",
                 "\"skill\" | \"skil\" | cannot be read in line",
                 "\"call\" : | \"cal\" : | cannot be read in line",
+                "\"hands\" : 1, | \"hands\" : 9, | pairs of hands",
                 "\"resin-gum\" | \"moonlight\" | 'moonlight' is not known here"
             })
     void aFileThatCannotBeMeantSaysWhereAndLeavesNothingBehind(String good, String bad, String says) throws Exception {

@@ -12,6 +12,7 @@ import app.kemdro.web.DemoTest;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
 import app.kemdro.web.plans.Plans;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
@@ -117,6 +118,37 @@ class OrderRoomTest {
                 .exchange();
         assertThat(String.valueOf(odd.getMvcResult().getFlashMap().get("change")))
                 .contains("Nothing was changed");
+    }
+
+    private String bench(long id, String... parameters) throws Exception {
+        var request = mvc.post()
+                .uri("/jobs/" + id + "/bench")
+                .with(csrf())
+                .with(user("ines").roles("LEAD"));
+        for (int k = 0; k < parameters.length; k += 2) {
+            request.param(parameters[k], parameters[k + 1]);
+        }
+        return String.valueOf(request.exchange().getMvcResult().getFlashMap().get("change"));
+    }
+
+    @Test
+    void theBenchIsLaidForWhoWorksAtItAndWithoutWhatIsMade() throws Exception {
+        Job job = DemoJobs.like("Orrin", "bench", jobs);
+        String one = bench(job.id(), "from", "09:00", "until", "17:00", "hands", "1");
+        String two = bench(job.id(), "from", "8:00", "until", "17:00", "hands", "2");
+        assertThat(two).contains("'8:00' is no hour").contains("Nothing was changed");
+        two = bench(job.id(), "from", "09:00", "until", "17:00", "hands", "2", "off", "SUNDAY");
+        assertThat(one).startsWith("Begin ");
+        assertThat(two).startsWith("Begin ").isNotEqualTo(one);
+        assertThat(bench(job.id(), "from", "17:00", "until", "09:00", "hands", "1"))
+                .contains("an hour a day");
+        String[] made = job.look().entries().stream()
+                .flatMap(e -> Stream.of("made", e.id()))
+                .toArray(String[]::new);
+        String[] all = Stream.concat(Stream.of("from", "09:00", "until", "17:00", "hands", "1"), Stream.of(made))
+                .toArray(String[]::new);
+        assertThat(bench(job.id(), all)).isEqualTo("Nothing is left to make.");
+        assertThat(jobs.get(job.id()).made()).hasSize(job.look().entries().size());
     }
 
     @Test

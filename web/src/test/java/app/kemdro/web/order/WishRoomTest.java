@@ -6,6 +6,7 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 
 import app.kemdro.core.look.Wish;
 import app.kemdro.core.plan.Plan;
+import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
@@ -60,6 +61,20 @@ class WishRoomTest {
                 .exchange()
                 .getResponse()
                 .getContentAsString();
+    }
+
+    @Test
+    void aStepThatIsOnlyDoneIfThereIsTimeSaysWhetherThereIs() throws Exception {
+        PlannedStep own = plan.steps().stream()
+                .filter(s -> !s.implied())
+                .reduce((a, b) -> b)
+                .orElseThrow();
+        press("wishes", "press", "IF_TIME", "step", own.id());
+        assertThat(job.look().ifTime()).containsExactly(own.entryId());
+        assertThat(page()).contains("only if there is time", "there is time");
+        PlannedStep needed =
+                plan.steps().stream().filter(PlannedStep::implied).findFirst().orElseThrow();
+        assertThat(press("wishes", "press", "IF_TIME", "step", needed.id())).contains("needed by the rest");
     }
 
     private Placed late() {
