@@ -25,6 +25,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.DoubleStream;
 
 /** How fast and how good orders are, by size of network and pairs of hands; and the textbook shops. */
 public final class ScheduleBench {
@@ -35,12 +36,19 @@ public final class ScheduleBench {
 
     private ScheduleBench() {}
 
-    /** Prints one line a network, then the textbook shops, then what the order room computes beside the order. */
+    /**
+     * Prints one line a network, then the textbook shops, then what the order room computes beside the order.
+     *
+     * @param args the longest search to ask for, in seconds: 5 if nothing is said, 30 for the longest there is
+     */
     public static void main(String[] args) {
+        double longest = args.length > 0 ? Double.parseDouble(args[0]) : 5;
+        double[] asked =
+                DoubleStream.of(0.2, 1, 5, 30).filter(s -> s <= longest).toArray();
         System.out.println("exact search works here: " + PROVER.works());
         for (int steps : new int[] {40, 80, 150}) {
             for (int hands = 1; hands <= 3; hands++) {
-                network(steps, hands, 0.2, 1, 5);
+                network(steps, hands, asked);
             }
         }
         network(1000, 8, 1);

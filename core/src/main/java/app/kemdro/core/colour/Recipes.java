@@ -1,0 +1,204 @@
+package app.kemdro.core.colour;
+
+import static app.kemdro.core.colour.Observer.BANDS;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+
+/**
+ * The mix of at most three paints nearest to a colour. Every pair is tried in ratios from 1 : 32 to 32 : 1, the best of them with every
+ * third paint; the best of all are refined. Straight distance sorts, CIEDE2000 decides.
+ */
+public final class Recipes {
+    private static final double[] RATIOS = {1 / 32.0, 1 / 16.0, 1 / 8.0, 1 / 4.0, 1 / 2.0, 1, 2, 4, 8, 16, 32};
+    private static final int BEST_PAIRS = 90;
+    private static final int REFINED = 60;
+
+    /** A third paint must bring the mix nearer by so much, CIEDE2000, to be worth opening (judgement). */
+    private static final double WORTH = 0.3;
+
+    /** A mix is asked for in no more than so many parts. */
+    private static final int MOST_PARTS = 40;
+
+    private final List<Paint> paints;
+    private final Lab target;
+    private final double weight;
+    private final double[] ground;
+
+    private Recipes(List<Paint> paints, Lab target, Reflectance ground, double weight) {
+        this.paints = paints;
+        this.target = target;
+        this.weight = weight;
+        this.ground = new double[BANDS];
+        for (int i = 0; i < BANDS; i++) {
+            this.ground[i] = ground.band(i);
+        }
+    }
+
+    /**
+     * A mix.
+     *
+     * @param paints places in the list that was asked about, the most of it first
+     * @param shares by weight, of the same order; they sum up to 1
+     * @param parts whole parts near those shares
+     * @param reached colour that these parts give
+     * @param difference how far that is from the one asked for, CIEDE2000
+     */
+    public record Recipe(
+            List<Integer> paints, List<Double> shares, List<Integer> parts, Lab reached, double difference) {}
+
+    /** Nearest mixes in a film so thick that nothing shows through, of different paints each, the nearest first. */
+    public static List<Recipe> nearest(List<Paint> paints, Lab target, int most) {
+        return nearest(paints, target, Reflectance.grey(0.5), Double.POSITIVE_INFINITY, most);
+    }
+
+    /** Nearest mixes in a film of this weight, g/m², over a ground. */
+    public static List<Recipe> nearest(
+            List<Paint> paints, Lab target, Reflectance ground, double gramsPerM2, int most) {
+        return new Recipes(paints, target, ground, gramsPerM2).search(most);
+    }
+
+    private record Mix(int[] paints, double[] shares, double off) {}
+
+    private List<Recipe> search(int most) {
+        List<Mix> singles = new ArrayList<>();
+        List<Mix> pairs = new ArrayList<>();
+        for (int p = 0; p < paints.size(); p++) {
+            singles.add(mix(new int[] {p}, 1));
+            for (int q = p + 1; q < paints.size(); q++) {
+                int[] both = {p, q};
+                pairs.add(Arrays.stream(RATIOS)
+                        .mapToObj(r -> mix(both, r, 1))
+                        .min(Comparator.comparingDouble(Mix::off))
+                        .orElseThrow());
+            }
+        }
+        pairs.sort(Comparator.comparingDouble(Mix::off));
+        List<Mix> all = new ArrayList<>(singles);
+        all.addAll(pairs);
+        pairs.stream().limit(BEST_PAIRS).parallel().flatMap(this::withThird).forEachOrdered(all::add);
+        all.sort(Comparator.comparingDouble(Mix::off));
+        List<Recipe> found = new ArrayList<>(all.stream()
+                .limit(REFINED)
+                .parallel()
+                .map(this::refined)
+                .map(this::recipe)
+                .toList());
+        singles.stream()
+                .min(Comparator.comparingDouble(Mix::off))
+                .map(this::recipe)
+                .ifPresent(found::add);
+        pairs.stream().limit(6).map(this::refined).map(this::recipe).forEach(found::add);
+        found.sort(Comparator.comparingDouble(
+                r -> r.difference() + WORTH * (r.paints().size() - 1)));
+        List<Recipe> different = new ArrayList<>();
+        for (Recipe recipe : found) {
+            if (different.size() < most
+                    && different.stream().noneMatch(d -> sorted(d.paints()).equals(sorted(recipe.paints())))) {
+                different.add(recipe);
+            }
+        }
+        return different;
+    }
+
+    private static List<Integer> sorted(List<Integer> paints) {
+        return paints.stream().sorted().toList();
+    }
+
+    private java.util.stream.Stream<Mix> withThird(Mix pair) {
+        List<Mix> found = new ArrayList<>();
+        for (int r = 0; r < paints.size(); r++) {
+            if (r != pair.paints()[0] && r != pair.paints()[1]) {
+                int[] three = {pair.paints()[0], pair.paints()[1], r};
+                found.add(Arrays.stream(RATIOS)
+                        .mapToObj(x -> mix(three, pair.shares()[0], pair.shares()[1], x))
+                        .min(Comparator.comparingDouble(Mix::off))
+                        .orElseThrow());
+            }
+        }
+        return found.stream();
+    }
+
+    private Mix mix(int[] which, double... parts) {
+        double all = Arrays.stream(parts).sum();
+        double[] shares = Arrays.stream(parts).map(p -> p / all).toArray();
+        return new Mix(which, shares, colour(which, shares).distance(target));
+    }
+
+    private Lab colour(int[] which, double[] shares) {
+        double[] reflectance = new double[BANDS];
+        for (int i = 0; i < BANDS; i++) {
+            double k = 0;
+            double s = 0;
+            for (int p = 0; p < which.length; p++) {
+                Paint paint = paints.get(which[p]);
+                k += paint.k[i] * shares[p];
+                s += paint.s[i] * shares[p];
+            }
+            reflectance[i] = Double.isInfinite(weight) ? Paint.masstone(k, s) : Paint.film(k, s, weight, ground[i]);
+        }
+        return Lab.of(Light.DAYLIGHT.xyz(reflectance), Light.DAYLIGHT.white);
+    }
+
+    /** Shares moved against one another in ever smaller steps as long as that brings the colour nearer. */
+    private Mix refined(Mix from) {
+        Mix best = from;
+        double off = colour(best.paints(), best.shares()).difference(target);
+        for (double step = 0.5; step > 0.004; step /= 2) {
+            boolean nearer = true;
+            while (nearer) {
+                nearer = false;
+                for (int p = 0; p < best.shares().length && best.shares().length > 1; p++) {
+                    for (double way : new double[] {step, -step}) {
+                        double[] parts = best.shares().clone();
+                        parts[p] *= Math.exp(way);
+                        Mix moved = mix(best.paints(), parts);
+                        double movedOff = colour(moved.paints(), moved.shares()).difference(target);
+                        if (movedOff < off - 1e-6) {
+                            best = moved;
+                            off = movedOff;
+                            nearer = true;
+                        }
+                    }
+                }
+            }
+        }
+        return best;
+    }
+
+    /** The fewest whole parts that come as near as the shares do, or as near as parts can. */
+    private Recipe recipe(Mix mix) {
+        double exact = colour(mix.paints(), mix.shares()).difference(target);
+        int[] bestParts = null;
+        double bestOff = Double.POSITIVE_INFINITY;
+        for (int total = mix.shares().length; total <= MOST_PARTS && bestOff > exact + 0.1; total++) {
+            int[] parts = new int[mix.shares().length];
+            for (int p = 0; p < parts.length; p++) {
+                parts[p] = (int) Math.max(1, Math.round(mix.shares()[p] * total));
+            }
+            double all = Arrays.stream(parts).sum();
+            double off = colour(
+                            mix.paints(),
+                            Arrays.stream(parts).mapToDouble(p -> p / all).toArray())
+                    .difference(target);
+            if (off < bestOff - 0.05) {
+                bestOff = off;
+                bestParts = parts;
+            }
+        }
+        int[] parts = java.util.Objects.requireNonNull(bestParts);
+        double all = Arrays.stream(parts).sum();
+        Integer[] order =
+                java.util.stream.IntStream.range(0, parts.length).boxed().toArray(Integer[]::new);
+        Arrays.sort(order, Comparator.comparingInt(p -> -parts[p]));
+        double[] shares = Arrays.stream(parts).mapToDouble(p -> p / all).toArray();
+        return new Recipe(
+                Arrays.stream(order).map(p -> mix.paints()[p]).toList(),
+                Arrays.stream(order).map(p -> mix.shares()[p]).toList(),
+                Arrays.stream(order).map(p -> parts[p]).toList(),
+                colour(mix.paints(), shares),
+                bestOff);
+    }
+}
