@@ -38,6 +38,8 @@ class HouseTest {
             .definedBy("..core.run..")
             .layer("colour")
             .definedBy("..core.colour..")
+            .layer("sketch")
+            .definedBy("..core.sketch..")
             .layer("kit")
             .definedBy("..core.kit..")
             .whereLayer("datafile")
@@ -64,6 +66,9 @@ class HouseTest {
             .mayOnlyAccessLayers("look", "layer", "method", "body", "material", "climate", "cure", "schedule")
             .whereLayer("run")
             .mayOnlyAccessLayers("plan", "look", "layer", "method", "body", "material", "cure", "schedule")
+            .whereLayer("sketch")
+            .mayOnlyAccessLayers(
+                    "datafile", "colour", "plan", "layer", "look", "method", "body", "material", "schedule")
             .whereLayer("kit")
             .mayOnlyAccessLayers("datafile", "plan", "look", "method", "body", "material");
 

@@ -1,0 +1,120 @@
+package app.kemdro.core.sketch;
+
+import app.kemdro.core.body.Zone;
+import app.kemdro.core.colour.Paint;
+import app.kemdro.core.colour.Reflectance;
+import app.kemdro.core.layer.Stack;
+import app.kemdro.core.look.Brief.Hair;
+import app.kemdro.core.look.Brief.Performer;
+import app.kemdro.core.look.Look;
+import app.kemdro.core.look.LookEntry;
+import app.kemdro.core.material.Material;
+import app.kemdro.core.method.Trade;
+import app.kemdro.core.plan.Plan;
+import app.kemdro.core.schedule.Placed;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+
+/** Colours every zone of a plan, from bare skin through each layer to the finished face. */
+public final class Sketch {
+    private static final double CM2_IN_M2 = 10_000;
+
+    private final Trade trade;
+    private final Appearance appearance;
+
+    /** Sketches with this trade and these looks of things. */
+    public Sketch(Trade trade, Appearance appearance) {
+        this.trade = trade;
+        this.appearance = appearance;
+    }
+
+    /**
+     * What a zone looks like from a moment on.
+     *
+     * @param second of the schedule at which the layer is down; 0 for the bare zone
+     * @param layer what came on, in words; empty for the bare zone
+     * @param entry entry of the look it belongs to; empty for the bare zone
+     * @param claimed whether the colour is predicted; what shimmers is only hinted at
+     */
+    public record Stage(int second, String layer, String entry, Reflectance colour, boolean claimed) {}
+
+    /**
+     * The stages of every zone that something is laid on, in order of time.
+     *
+     * @param skin the performer's skin
+     * @param recipes the paint that an entry of the look is painted with, where one was chosen
+     */
+    public Map<String, List<Stage>> of(
+            Plan plan, Look look, Reflectance skin, Function<String, Optional<Paint>> recipes) {
+        Map<String, List<Stage>> zones = new LinkedHashMap<>();
+        for (Zone zone : trade.body().zones()) {
+            Stack stack = plan.stacks().get(zone.id());
+            if (stack != null && !stack.layers().isEmpty()) {
+                zones.put(zone.id(), stages(zone, stack, plan, look, skin, recipes));
+            }
+        }
+        return zones;
+    }
+
+    /** What a zone looks like before anything is laid on it. */
+    public Reflectance bare(Zone zone, Performer performer, Reflectance skin) {
+        if (zone.id().startsWith("brow-")) {
+            return skin.beside(appearance.hair(), appearance.brows().getOrDefault(performer.brows(), 0.5));
+        }
+        return switch (zone.place()) {
+            case TOOTH -> appearance.teeth();
+            case NAIL -> appearance.nails();
+            default ->
+                zone.row().equals("crown") && zone.hairy() && performer.hair() != Hair.NONE ? appearance.hair() : skin;
+        };
+    }
+
+    private List<Stage> stages(
+            Zone zone, Stack stack, Plan plan, Look look, Reflectance skin, Function<String, Optional<Paint>> recipes) {
+        List<Stage> stages = new ArrayList<>();
+        Reflectance colour = bare(zone, plan.brief().performer(), skin);
+        stages.add(new Stage(0, "", "", colour, true));
+        boolean claimed = true;
+        for (Stack.Layer layer : stack.layers()) {
+            Optional<Reflectance> over = over(layer, colour, look, recipes);
+            if (over.isEmpty()) {
+                continue;
+            }
+            colour = over.get();
+            claimed = !appearance.shimmers().contains(layer.material().id())
+                    && (claimed
+                            || appearance.forms().containsKey(layer.material().id()));
+            stages.add(new Stage(down(layer, plan), layer.material().name(), layer.entry(), colour, claimed));
+        }
+        return stages;
+    }
+
+    private Optional<Reflectance> over(
+            Stack.Layer layer, Reflectance below, Look look, Function<String, Optional<Paint>> recipes) {
+        Material material = layer.material();
+        double covered = appearance.covered(layer.technique())
+                * look.entry(layer.entry()).map(LookEntry::coverage).orElse(100)
+                / 100;
+        Reflectance form = appearance.forms().get(material.id());
+        if (form != null) {
+            return Optional.of(below.beside(form, covered));
+        }
+        Optional<Paint> mixed = material.kind().equals("paint") ? recipes.apply(layer.entry()) : Optional.empty();
+        return mixed.or(() -> appearance.usual(material.id(), layer.technique()))
+                .map(p -> p.over(below, material.gramsPerCm2() * CM2_IN_M2 * layer.coats()))
+                .map(film -> below.beside(film, covered));
+    }
+
+    /** The second at which the last coat of a layer is down. */
+    private static int down(Stack.Layer layer, Plan plan) {
+        return layer.steps().stream()
+                .flatMap(id -> plan.schedule().find(id).stream())
+                .mapToInt(Placed::end)
+                .max()
+                .orElse(0);
+    }
+}
