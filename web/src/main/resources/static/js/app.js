@@ -17,7 +17,16 @@ if (document.querySelector('.orderroom')) {
   const { mountOrder } = await import('./order/order.js');
   whenSwapped(mountOrder);
 }
+if (document.querySelector('.colourroom')) {
+  const { mountColour } = await import('./colour/colour.js');
+  whenSwapped(mountColour);
+}
 enliven(document);
+const swatch = document.querySelector('[data-swatch]');
+if (swatch) {
+  const { mountCard } = await import('./colour/card.js');
+  mountCard(swatch);
+}
 if (document.body.dataset.chair) {
   const { mountChair } = await import('./chair/chair.js');
   mountChair();

@@ -72,7 +72,7 @@ class Figure {
 
   async show(view = this.view) {
     this.view = view;
-    const svg = await copyOf(this.source, view, this.purpose === 'press' || this.purpose === 'wet');
+    const svg = await copyOf(this.source, view, ['press', 'wet', 'painted'].includes(this.purpose));
     this.svg = svg;
     this.place.querySelector('.figure-art').replaceChildren(svg);
     const still = this.purpose === 'still' || this.purpose === 'ghost';
@@ -113,7 +113,10 @@ class Figure {
       const id = zone.dataset.zone;
       const shown = this.model.zones[id];
       if (!shown) continue;
-      if (shown.tint) zone.setAttribute('data-tint', shown.tint);
+      if (this.purpose === 'painted') {
+        zone.classList.add('painted');
+        zone.setAttribute('fill', shown.tint);
+      } else if (shown.tint) zone.setAttribute('data-tint', shown.tint);
       else zone.removeAttribute('data-tint');
       if (this.purpose === 'press' || this.purpose === 'cover') {
         zone.setAttribute('aria-label', shown.word ? `${shown.name}, ${shown.word}` : shown.name);

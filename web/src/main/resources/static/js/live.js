@@ -61,6 +61,7 @@ export function go(address) {
 }
 
 function submit(form, submitter) {
+  if (form.method === 'get') return go(`${form.action}?${new URLSearchParams(new FormData(form, submitter))}`);
   const body = new URLSearchParams(new FormData(form, submitter));
   return exchange(form.action, { method: 'POST', body }).catch(() => {
     const sentence = document.querySelector('#sentence');

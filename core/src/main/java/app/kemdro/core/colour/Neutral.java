@@ -5,6 +5,9 @@ import java.util.Optional;
 
 /** What takes the cast out of a shadow or a stain, so that a thin base is enough over it. */
 public final class Neutral {
+    /** A paint nearer to the surroundings than this covers, it does not neutralise (judgement). */
+    private static final double A_BASE = 12;
+
     private static final double[] FILMS = {0.25, 0.5, 0.75, 1, 1.5, 2, 3};
 
     private Neutral() {}
@@ -31,6 +34,9 @@ public final class Neutral {
         double cast = off(shadow.lab(), around.lab());
         Corrector best = null;
         for (int p = 0; p < paints.size(); p++) {
+            if (paints.get(p).masstone().lab().difference(around.lab()) < A_BASE) {
+                continue;
+            }
             for (double film : FILMS) {
                 Lab after = paints.get(p).over(shadow, film * gramsPerCoat[p]).lab();
                 double left = off(after, around.lab());

@@ -41,11 +41,11 @@ public record Appearance(
     public record Skin(String name, String hex, Reflectance reflectance) {}
 
     /**
-     * A film as it usually is.
+     * A normal coat as it usually is.
      *
      * @param colour over the white half of a card
      * @param cover how light it stays over the black half, 0 to 1
-     * @param grams g/m² of the film that has this colour
+     * @param grams weight of a normal coat, g/m²
      */
     public record Film(Lab colour, double cover, double grams) {
         /** A film of the same cover in another colour. */
@@ -94,13 +94,13 @@ public record Appearance(
         Map<String, Film> films = new HashMap<>();
         file.get("films").entries().forEach((family, node) -> {
             known(trade.materials().has(family), family, node);
-            node.onlyKeys(Set.of("colour", "cover", "grams"));
+            node.onlyKeys(Set.of("colour", "cover"));
             films.put(
                     family,
                     new Film(
                             colour(node.get("colour")),
                             node.get("cover").number(0, 1),
-                            node.get("grams").number(0.1, 2000)));
+                            trade.materials().family(family).gramsPerCm2() * 10_000));
         });
         Map<String, Reflectance> forms = new HashMap<>();
         file.get("forms").entries().forEach((family, node) -> {

@@ -16,11 +16,19 @@ final class DemoKit {
     private DemoKit() {}
 
     static String csv(LocalDate today) {
-        try (InputStream in = Objects.requireNonNull(DemoKit.class.getResourceAsStream("/demo/kit.csv"))) {
-            String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
-            return DAY.matcher(text)
-                    .replaceAll((MatchResult m) ->
-                            today.plusDays(Long.parseLong(m.group(1))).toString());
+        return DAY.matcher(text("/demo/kit.csv"))
+                .replaceAll((MatchResult m) ->
+                        today.plusDays(Long.parseLong(m.group(1))).toString());
+    }
+
+    /** The paints of the kit, as swatches. */
+    static String paints() {
+        return text("/demo/paints.csv");
+    }
+
+    private static String text(String file) {
+        try (InputStream in = Objects.requireNonNull(DemoKit.class.getResourceAsStream(file))) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

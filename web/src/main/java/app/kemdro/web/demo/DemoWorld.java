@@ -2,6 +2,7 @@ package app.kemdro.web.demo;
 
 import app.kemdro.web.account.DemoAccounts;
 import app.kemdro.web.chair.Runs;
+import app.kemdro.web.colour.Swatches;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
 import app.kemdro.web.plans.Plans;
@@ -23,10 +24,19 @@ class DemoWorld implements SmartInitializingSingleton {
     private final Plans plans;
     private final Runs runs;
     private final Products products;
+    private final Swatches swatches;
     private final Clock clock;
 
-    DemoWorld(DemoAccounts accounts, Jobs jobs, Plans plans, Runs runs, Products products, Clock clock) {
+    DemoWorld(
+            DemoAccounts accounts,
+            Jobs jobs,
+            Plans plans,
+            Runs runs,
+            Products products,
+            Swatches swatches,
+            Clock clock) {
         this.products = products;
+        this.swatches = swatches;
         this.accounts = accounts;
         this.jobs = jobs;
         this.plans = plans;
@@ -40,6 +50,9 @@ class DemoWorld implements SmartInitializingSingleton {
         accounts.ensure();
         if (products.isEmpty()) {
             products.take(DemoKit.csv(LocalDate.now(clock)));
+        }
+        if (swatches.isEmpty()) {
+            swatches.takeCsv(DemoKit.paints());
         }
         if (!jobs.isEmpty()) {
             return;

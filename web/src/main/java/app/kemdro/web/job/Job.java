@@ -97,6 +97,7 @@ public class Job {
     @Lob
     private String lookBefore = "";
 
+    private String skin = "fair";
     private LocalTime benchFrom = Hours.USUAL.from();
     private LocalTime benchUntil = Hours.USUAL.until();
     private int benchHands = Hours.USUAL.hands();
@@ -202,6 +203,15 @@ public class Job {
                 selfApplied,
                 new Purpose(seen, lastsHours, split(mustVanish), moneyShort, benchDays),
                 new Breaks(breakEvery, breakMinutes, mealMinutes));
+    }
+
+    /** The skin that colours are laid on, an id of colours.yaml. */
+    public String skin() {
+        return skin;
+    }
+
+    public void onSkin(String id) {
+        skin = id;
     }
 
     /** When the bench is worked at for it. */
