@@ -239,7 +239,7 @@ final class ExactModel {
         int every = network.breaks().every();
         IntVar lastWork = model.newIntVar(0, horizon, "last work");
         model.addMaxEquality(lastWork, steps.values().stream().map(Step::end).toArray(IntVar[]::new));
-        int most = Math.min(12, horizon / Math.max(1, every) + 2);
+        int most = Math.min(60, horizon / Math.max(1, every) + 2);
         IntVar last = model.newConstant(0);
         for (int k = 0; k < most; k++) {
             int length = network.breaks().length(k);

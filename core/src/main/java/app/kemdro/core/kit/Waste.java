@@ -15,8 +15,21 @@ import java.util.Set;
  * @param wipesLeast wipes that take paint off face, neck, chest and cap, at least
  * @param wipesMost the same, at most
  * @param wiped zones those wipes are for
+ * @param densities g/ml by family, of what is not as heavy as water
+ * @param holds g/cm² that a glue line carries all day, by family
+ * @param wears what is worn again, by family
+ * @param underestimated what is said of families that people pack too little of
  */
-public record Waste(Map<String, Kind> kinds, double removerPerCm2, int wipesLeast, int wipesMost, List<String> wiped) {
+public record Waste(
+        Map<String, Kind> kinds,
+        double removerPerCm2,
+        int wipesLeast,
+        int wipesMost,
+        List<String> wiped,
+        Map<String, Double> densities,
+        Map<String, Double> holds,
+        Map<String, Wear> wears,
+        Map<String, String> underestimated) {
     private static final Kind NONE = new Kind(0, 0, 0, "");
 
     /**
@@ -29,13 +42,21 @@ public record Waste(Map<String, Kind> kinds, double removerPerCm2, int wipesLeas
     public record Kind(double loss, double cup, double reserve, String because) {}
 
     /**
+     * Something that is worn again.
+     *
+     * @param times about how often until its edge shows it
+     * @param edge what then shows, and what is done about it
+     */
+    public record Wear(int times, String edge) {}
+
+    /**
      * Reads the data that ships with Kemdro.
      *
      * @throws app.kemdro.core.datafile.BrokenFile naming file, line and reason
      */
     public static Waste standard(Body body) {
         DataNode file = DataNode.resource("/trade/amounts.yaml");
-        file.onlyKeys(Set.of("kinds", "remover-per-cm2", "wipes"));
+        file.onlyKeys(Set.of("kinds", "remover-per-cm2", "wipes", "densities", "holds", "wears", "underestimated"));
         Map<String, Kind> kinds = new HashMap<>();
         file.get("kinds").entries().forEach((kind, node) -> {
             node.onlyKeys(Set.of("loss", "cup", "reserve", "because"));
@@ -61,7 +82,41 @@ public record Waste(Map<String, Kind> kinds, double removerPerCm2, int wipesLeas
                 file.get("remover-per-cm2").number(0, 1),
                 (int) wipes.get("least").number(0, 200),
                 (int) wipes.get("most").number(0, 200),
-                List.copyOf(zones));
+                List.copyOf(zones),
+                numbers(file.get("densities"), 0.3, 20),
+                numbers(file.get("holds"), 0.01, 20),
+                wears(file.get("wears")),
+                words(file.get("underestimated")));
+    }
+
+    private static Map<String, Double> numbers(DataNode node, double least, double most) {
+        Map<String, Double> numbers = new HashMap<>();
+        node.entries().forEach((family, value) -> numbers.put(family, value.number(least, most)));
+        return Map.copyOf(numbers);
+    }
+
+    private static Map<String, String> words(DataNode node) {
+        Map<String, String> words = new HashMap<>();
+        node.entries().forEach((family, value) -> words.put(family, value.text()));
+        return Map.copyOf(words);
+    }
+
+    private static Map<String, Wear> wears(DataNode node) {
+        Map<String, Wear> wears = new HashMap<>();
+        node.entries().forEach((family, value) -> {
+            value.onlyKeys(Set.of("times", "edge"));
+            wears.put(
+                    family,
+                    new Wear(
+                            (int) value.get("times").number(1, 1000),
+                            value.get("edge").text()));
+        });
+        return Map.copyOf(wears);
+    }
+
+    /** g/ml of a family; 1 where nothing else is known. */
+    public double density(String family) {
+        return densities.getOrDefault(family, 1.0);
     }
 
     /** What is lost of a kind; nothing of a kind that is not named. */

@@ -25,6 +25,7 @@ import org.jspecify.annotations.Nullable;
  * @param alone how it goes for someone working on their own face
  * @param posture how the performer keeps a part of the face or body meanwhile, as "closed" for "eyes"
  * @param together share of the time alone that it takes when a second pair of hands helps; 0 where help is no use
+ * @param strip where it is laid as a strip and not over the whole zone
  * @param coatWeight multiple of the family's normal coat
  */
 public record StepTemplate(
@@ -54,7 +55,11 @@ public record StepTemplate(
         String lookFor,
         String performer,
         Map<String, String> posture,
-        double together) {
+        double together,
+        @Nullable Strip strip) {
+
+    /** A strip on a head of 56 cm round: its length grows with the head, its width does not. */
+    public record Strip(double widthMm, double lengthCm) {}
 
     /** How a step follows the film of the one before. */
     public enum Begins {

@@ -351,7 +351,8 @@ final class TradeReader {
                 "look-for",
                 "performer",
                 "posture",
-                "together"));
+                "together",
+                "strip"));
         DataNode material = node.find("material");
         DataNode sets = node.find("sets");
         requireKnown(material);
@@ -394,9 +395,20 @@ final class TradeReader {
                 node.text("look-for", ""),
                 node.text("performer", ""),
                 posture(node),
-                node.number("together", 0, 0.5, 0.95));
+                node.number("together", 0, 0.5, 0.95),
+                strip(node));
         checkBegins(node, step, earlier);
         return step;
+    }
+
+    private static StepTemplate.@Nullable Strip strip(DataNode node) {
+        if (node.find("strip") == null) {
+            return null;
+        }
+        DataNode strip = node.get("strip");
+        strip.onlyKeys(Set.of("width-mm", "length-cm"));
+        return new StepTemplate.Strip(
+                strip.get("width-mm").number(1, 200), strip.get("length-cm").number(1, 300));
     }
 
     private static Map<String, String> posture(DataNode node) {

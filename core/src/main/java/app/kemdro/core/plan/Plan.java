@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * A look with its order of work.
@@ -76,6 +77,19 @@ public record Plan(
     /** The same plan with another schedule, as when the rest is planned again in the middle of things. */
     public Plan with(Schedule next) {
         return new Plan(steps, network, next, chairIn, brief, notes, stacks, left);
+    }
+
+    /** The same plan as far as these steps go, for adding up what they took. */
+    public Plan only(Set<String> some) {
+        return new Plan(
+                steps.stream().filter(s -> some.contains(s.id())).toList(),
+                network,
+                schedule,
+                chairIn,
+                brief,
+                notes,
+                stacks,
+                left);
     }
 
     /** The same plan, of a look that has these entries too. */

@@ -59,6 +59,9 @@ final class Layout {
     final Placed[] past;
     final Progress progress;
 
+    private static final int FEW_RESTS = 10;
+    private static final int MOST_RESTS = 200;
+
     /** A lag between two tasks by number. */
     record Arc(int from, int to, Lag lag) {}
 
@@ -394,6 +397,16 @@ final class Layout {
 
     private static int share(long work, long hands) {
         return (int) (work / Math.max(1, hands));
+    }
+
+    /** As many breaks as could be needed if everything were done one after another, and a few where that is little. */
+    int mostRests() {
+        long longest = 0;
+        for (int i = 0; i < n; i++) {
+            longest += tasks[i].work() + leastSettled(i);
+        }
+        return (int) Math.min(
+                MOST_RESTS, FEW_RESTS + longest / Math.max(1, network.breaks().every()));
     }
 
     private int withRests(int seconds) {

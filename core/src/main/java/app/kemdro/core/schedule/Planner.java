@@ -17,7 +17,6 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Planner {
     private static final long SEED = 20_261_125L;
-    private static final int MOST_RESTS = 10;
 
     /** In the middle of things an order is changed only where that saves at least so much, seconds (judgement). */
     private static final int WORTH_A_CHANGE = 90;
@@ -211,7 +210,7 @@ public final class Planner {
                         : net.ways[i][0];
             }
             int every = net.network.breaks().every();
-            return new Genes(priority, modes, filled(MOST_RESTS, every), spare.clone());
+            return new Genes(priority, modes, filled(net.mostRests(), every), spare.clone());
         }
 
         private static int[] filled(int length, int value) {

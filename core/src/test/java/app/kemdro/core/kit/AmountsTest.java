@@ -62,6 +62,18 @@ class AmountsTest {
                 .isCloseTo(need(planned(chin, usual), chin, "cream").laid() * 1.21, within(1e-6));
     }
 
+    /** [F5] common practice: a strip of 13 mm; by hand, 19 mm by 28 cm round the nape at 45 g/m²: 0.2394 g. */
+    @Test
+    void aStripIsLengthTimesWidthAndNotTheWholeZone() {
+        Look cap = look(entry("cap-latex-back-loose", "crown"), entry("hair-flat", "crown"));
+        Look whole = look(entry("cap-latex", "crown"), entry("hair-flat", "crown"));
+        double front =
+                need(planned(cap, brief(lead("Ines"))), cap, "acrylic-adhesive").laid();
+        double both = need(planned(whole, brief(lead("Ines"))), whole, "acrylic-adhesive")
+                .laid();
+        assertThat(both - front).isCloseTo(0.2394, within(1e-6));
+    }
+
     @Test
     void everyCoatCounts() {
         Look two = look(

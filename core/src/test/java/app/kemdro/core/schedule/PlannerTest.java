@@ -57,6 +57,16 @@ class PlannerTest {
         assertThat(schedule.of("press").start()).isBetween(gum.usable(), gum.closes());
     }
 
+    /** A day of thirty hours has breaks to its end. */
+    @Test
+    void howeverLongItTakesNobodyWorksWithoutABreak() {
+        List<Task> tasks = java.util.stream.IntStream.range(0, 60)
+                .mapToObj(k -> task("t" + k, 1800, "z" + k))
+                .toList();
+        TaskNetwork network = of(tasks, List.of(), new Worker("Ines", true, 1, 0, 1_000_000));
+        assertThat(ScheduleCheck.problems(network, plan(network))).isEmpty();
+    }
+
     @Test
     void aSecondPairOfHandsHelpsWhereItSavesTimeAndNotWhereItHasBetterToDo() {
         Task pull = new Task(

@@ -4,6 +4,7 @@ import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
+import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.plan.Planning;
 import app.kemdro.core.run.Chair;
 import app.kemdro.core.run.Changes;
@@ -29,6 +30,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.json.JsonMapper;
@@ -51,6 +53,7 @@ public class Runs {
     private final Clock clock;
     private final TransactionTemplate transaction;
     private final Trade trade;
+    private final ApplicationEventPublisher told;
     private final Map<Long, Base> begun = new ConcurrentHashMap<>();
     private final Map<Long, Made> made = new ConcurrentHashMap<>();
     private final Map<Long, List<RunEvent>> happened = new ConcurrentHashMap<>();
@@ -70,7 +73,9 @@ public class Runs {
             JsonMapper mapper,
             Clock clock,
             TransactionTemplate transaction,
-            Trade trade) {
+            Trade trade,
+            ApplicationEventPublisher told) {
+        this.told = told;
         this.trade = trade;
         this.runs = runs;
         this.events = events;
@@ -200,6 +205,18 @@ public class Runs {
             Base base = new Base(plan.carriedOut(job.look()), plan.brief().seated(plan.chairIn()), plan);
             return transaction.execute(t -> seat(job, base, account, pace));
         }
+    }
+
+    private static RunEnded ended(Standing over) {
+        return new RunEnded(
+                over.run().jobId(),
+                over.run().id(),
+                over.plan(),
+                over.changes().look(),
+                over.plan().steps().stream()
+                        .map(PlannedStep::id)
+                        .filter(id -> over.state().step(id).status() == Status.DONE)
+                        .collect(Collectors.toSet()));
     }
 
     private Base planned(Job job, Brief seated) {
@@ -357,6 +374,9 @@ public class Runs {
                 return after.reported(runs.saveAndFlush(run), before);
             });
             happened.put(run.id(), done.happened());
+            if (checked.type() == Type.END && !run.isRehearsal()) {
+                told.publishEvent(ended(done));
+            }
             return done;
         }
     }

@@ -3,6 +3,7 @@ package app.kemdro.web.colour;
 import app.kemdro.core.colour.Paint;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import org.springframework.stereotype.Service;
@@ -10,7 +11,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Keeps mixes with their job. */
 @Service
-class KeptRecipes {
+public class KeptRecipes {
     static final int MOST = 60;
 
     private final RecipeRepository repository;
@@ -25,9 +26,21 @@ class KeptRecipes {
         return repository.findByJobIdOrderByName(job);
     }
 
+    /** Keeps a mix of paints by their names, in parts, for an entry of the look. */
+    @Transactional
+    public void keep(long job, String name, String entry, Map<String, Integer> parts) {
+        keep(new KeptRecipe(
+                job,
+                name,
+                entry,
+                parts.entrySet().stream()
+                        .map(p -> new KeptRecipe.Part(p.getKey(), p.getValue()))
+                        .toList()));
+    }
+
     /** Keeps a mix; another of the same name gives way to it. */
     @Transactional
-    public void keep(KeptRecipe recipe) {
+    void keep(KeptRecipe recipe) {
         of(recipe.jobId()).stream().filter(r -> r.name().equals(recipe.name())).forEach(repository::delete);
         repository.flush();
         repository.save(recipe);

@@ -2,6 +2,7 @@ package app.kemdro.web.demo;
 
 import app.kemdro.web.account.DemoAccounts;
 import app.kemdro.web.chair.Runs;
+import app.kemdro.web.colour.KeptRecipes;
 import app.kemdro.web.colour.Swatches;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
@@ -11,6 +12,8 @@ import app.kemdro.web.sample.ColdCasting;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.context.annotation.Profile;
 import org.springframework.stereotype.Component;
@@ -25,6 +28,7 @@ class DemoWorld implements SmartInitializingSingleton {
     private final Runs runs;
     private final Products products;
     private final Swatches swatches;
+    private final KeptRecipes recipes;
     private final Clock clock;
 
     DemoWorld(
@@ -34,9 +38,11 @@ class DemoWorld implements SmartInitializingSingleton {
             Runs runs,
             Products products,
             Swatches swatches,
+            KeptRecipes recipes,
             Clock clock) {
         this.products = products;
         this.swatches = swatches;
+        this.recipes = recipes;
         this.accounts = accounts;
         this.jobs = jobs;
         this.plans = plans;
@@ -61,8 +67,23 @@ class DemoWorld implements SmartInitializingSingleton {
         LocalDateTime test = today.minusDays(2).atTime(9, 30);
         Job cameraTest = ColdCasting.founder("Orrin Vask, camera test", test);
         Rehearsed.store(runs, jobs.add(cameraTest), "ines");
-        plans.add(ColdCasting.founder("Orrin Vask", today.plusDays(1).atTime(7, 45)));
+        paint(plans.add(ColdCasting.founder("Orrin Vask", today.plusDays(1).atTime(7, 45))));
         jobs.add(ColdCasting.apprentice(today.plusDays(2).atTime(8, 30)));
         jobs.add(ColdCasting.nightShift(today.plusDays(2).atTime(13, 30)));
+    }
+
+    /** The founder's colours, as they were mixed for the camera test. */
+    private void paint(Job founder) {
+        Map<String, Integer> bronze = new LinkedHashMap<>();
+        bronze.put("Bell castor grease, bronze", 4);
+        bronze.put("Bell castor grease, umber", 1);
+        recipes.keep(founder.id(), "bronze crust", "bronze-face", bronze);
+        recipes.keep(founder.id(), "bronze cap", "bronze-cap", bronze);
+        recipes.keep(founder.id(), "verdigris", "patina", Map.of("Bell cream, verdigris", 1));
+        recipes.keep(founder.id(), "soot", "soot", Map.of("Bell cream, soot", 1));
+        Map<String, Integer> metal = new LinkedHashMap<>();
+        metal.put("Bell cream, slate", 2);
+        metal.put("Bell cream, ochre", 1);
+        recipes.keep(founder.id(), "dull metal", "metal-hands", metal);
     }
 }

@@ -1,18 +1,24 @@
 package app.kemdro.web.kit;
 
 import app.kemdro.core.kit.Amounts;
+import app.kemdro.core.kit.GlueLine;
 import app.kemdro.core.kit.Need;
 import app.kemdro.core.kit.Waste;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
+import app.kemdro.core.plan.Substitutes;
+import app.kemdro.web.chair.Runs;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
 import app.kemdro.web.plans.Plans;
 import app.kemdro.web.plans.Words;
+import app.kemdro.web.print.Sheets;
+import app.kemdro.web.product.Product;
 import app.kemdro.web.product.ProductValues;
 import app.kemdro.web.product.Products;
 import app.kemdro.web.room.Rooms;
 import java.io.IOException;
+import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -25,16 +31,33 @@ import java.util.TreeSet;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** Enough of the right things: amounts from the plan beside what the house has, a shopping list, and the bag. */
 @Controller
 class KitController {
+    /** Small vital things that no amount tells of. */
+    private static final List<String> SMALL = List.of(
+            "throw-away sponges, swabs and cups",
+            "tissue and cotton",
+            "a second mirror",
+            "the cool hand dryer",
+            "straws and water",
+            "off-cuts for patches",
+            "the reference pictures");
+
+    private static final int MOST_DAYS = 60;
+    private static final int ONE_DAY = 1;
     private static final String ANYWHERE = "wherever it is sold";
 
     private final Jobs jobs;
@@ -43,14 +66,32 @@ class KitController {
     private final Rooms rooms;
     private final Trade trade;
     private final Amounts amounts;
+    private final Waste waste;
+    private final UsedUp used;
+    private final Runs runs;
+    private final Sheets sheets;
+    private final Substitutes substitutes;
 
-    KitController(Jobs jobs, Plans plans, Products products, Rooms rooms, Trade trade) {
+    KitController(
+            Jobs jobs,
+            Plans plans,
+            Products products,
+            Rooms rooms,
+            UsedUp used,
+            Runs runs,
+            Sheets sheets,
+            Trade trade) {
+        this.used = used;
+        this.runs = runs;
+        this.sheets = sheets;
+        this.substitutes = plans.substitutes();
+        this.waste = Waste.standard(trade.body());
         this.jobs = jobs;
         this.plans = plans;
         this.products = products;
         this.rooms = rooms;
         this.trade = trade;
-        this.amounts = new Amounts(trade, Waste.standard(trade.body()));
+        this.amounts = new Amounts(trade, waste);
     }
 
     /** A jar: what is in it, how much should be. */
@@ -65,31 +106,126 @@ class KitController {
             String why,
             String top,
             boolean isShort,
-            boolean removes) {}
+            boolean removes,
+            String familyId,
+            String note) {}
 
     /** Something to buy. */
     record Buy(String what, String amount, String euros) {}
 
     @GetMapping("/jobs/{id}/kit")
-    String kit(@PathVariable long id, Model model) {
+    String kit(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "1") int days,
+            @RequestParam(defaultValue = "") String without,
+            Model model) {
         Job job = jobs.get(id);
-        rooms.open(model, job, "kit").ifPresent(plan -> fill(model, plan, job));
+        int most = Math.max(1, Math.min(MOST_DAYS, days));
+        rooms.open(model, job, "kit").ifPresent(plan -> fill(model, plan, job, most));
+        model.addAttribute("days", most);
+        model.addAttribute("weights", weights(job));
+        model.addAttribute("used", used.last(id));
+        if (trade.materials().has(without)) {
+            model.addAttribute("without", trade.materials().family(without).name());
+            model.addAttribute("instead", instead(job, without));
+        }
         return "kit/kit";
+    }
+
+    /** A way of doing without a material. */
+    record Instead(
+            String entry, String school, String where, String minutes, String euros, String verdict, String id) {}
+
+    private List<Instead> instead(Job job, String family) {
+        return substitutes.of(job.look(), job.brief(), family).stream()
+                .map(s -> new Instead(
+                        s.entry().id(),
+                        s.school().name(),
+                        trade.body().say(s.entry().zones()),
+                        Words.change(Math.round(s.later() / 60.0)),
+                        Math.round(s.dearer()) == 0
+                                ? "for the same money"
+                                : Math.round(Math.abs(s.dearer())) + (s.dearer() > 0 ? " € more" : " € less"),
+                        s.troubles() > 0
+                                ? s.troubles() + (s.troubles() == 1 ? " layer" : " layers")
+                                        + " would not hold: mend in Look"
+                                : "every layer holds",
+                        s.school().id()))
+                .toList();
+    }
+
+    @PostMapping("/jobs/{id}/kit/instead")
+    String take(
+            @PathVariable long id, @RequestParam String entry, @RequestParam String school, RedirectAttributes after) {
+        Job job = jobs.get(id);
+        runs.refuseWhileRunning(id);
+        boolean fits = trade.has(school)
+                && job.look()
+                        .entry(entry)
+                        .filter(e -> trade.schoolsBeside(trade.technique(e.techniqueId())).stream()
+                                .anyMatch(t -> t.id().equals(school)))
+                        .isPresent();
+        after.addFlashAttribute(
+                Rooms.CHANGE,
+                fits
+                        ? plans.changeLook(job, l -> l.changing(entry, e -> e.by(school)))
+                                .said()
+                        : "That way is not there any more. Nothing was changed.");
+        return "redirect:/jobs/" + id + "/kit";
+    }
+
+    @PostMapping("/jobs/{id}/kit/put-back")
+    String putBack(@PathVariable long id, RedirectAttributes after) {
+        used.putBack(id);
+        after.addFlashAttribute(Rooms.CHANGE, "The last day's use is put back.");
+        return "redirect:/jobs/" + id + "/kit";
+    }
+
+    /** A piece and what it hangs on. */
+    record Weight(String what, String grams, String load, String advice, boolean over) {}
+
+    private List<Weight> weights(Job job) {
+        return GlueLine.of(job.look(), job.brief().performer(), trade, waste).stream()
+                .map(g -> new Weight(
+                        trade.technique(g.entry().techniqueId()).name() + ", "
+                                + trade.body().say(g.entry().zones()),
+                        grams(g.grams()),
+                        String.format(
+                                Locale.ROOT,
+                                "%.2f of %.2f g/cm² on %s",
+                                g.load(),
+                                g.limit(),
+                                g.glue().name()),
+                        advice(g),
+                        g.isOver()))
+                .toList();
+    }
+
+    private static String advice(GlueLine g) {
+        if (g.isOver()) {
+            return "Too heavy for this glue: "
+                    + (g.better().isEmpty()
+                            ? "support it, by a tight cap, a tie or a hidden strap."
+                            : g.better().get(0).name() + " carries it, or support it.");
+        }
+        return g.isNear() ? "Near its limit: more glue at the load, and support from the cap." : "";
     }
 
     /** The bag, to be ticked on paper or on a screen. */
     @GetMapping("/jobs/{id}/kit/bag")
     String bag(@PathVariable long id, Model model) {
         Job job = jobs.get(id);
-        rooms.open(model, job, "kit").ifPresent(plan -> fill(model, plan, job));
+        rooms.open(model, job, "kit").ifPresent(plan -> fill(model, plan, job, ONE_DAY));
         return "kit/bag";
     }
 
-    private List<Stock> stock(Plan plan, Job job) {
+    private List<Stock> stock(Plan plan, Job job, int days) {
         var house = products.search("", false);
         return amounts.of(plan, job.look()).stream()
                 .map(n -> Stock.of(
                         n,
+                        days,
+                        waste.density(n.family().id()),
                         house,
                         plan.brief().call().toLocalDate(),
                         plan.brief().performer().reactsTo(),
@@ -105,8 +241,8 @@ class KitController {
                 .toList();
     }
 
-    private void fill(Model model, Plan plan, Job job) {
-        List<Stock> all = stock(plan, job);
+    private void fill(Model model, Plan plan, Job job, int days) {
+        List<Stock> all = stock(plan, job, days);
         List<Jar> jars = all.stream().map(this::jar).toList();
         int[] wipes = amounts.wipes(plan);
         model.addAttribute("short", jars.stream().filter(Jar::isShort).toList());
@@ -117,6 +253,7 @@ class KitController {
                 "euros", Math.round(all.stream().mapToDouble(Stock::euros).sum()));
         model.addAttribute("wipes", wipes[0] + " to " + wipes[1]);
         model.addAttribute("ruined", ruined(all));
+        model.addAttribute("small", SMALL);
         model.addAttribute("day", Words.day(plan.brief().call()));
     }
 
@@ -151,7 +288,30 @@ class KitController {
                 why,
                 String.format(Locale.ROOT, "%.1f", 38 - 20 * Math.min(1.0, s.full())),
                 s.isShort() || !s.barred().isEmpty(),
-                n.removes());
+                n.removes(),
+                n.family().id(),
+                note(s));
+    }
+
+    /** What is worth saying of it: what people underestimate, and how often what is worn again was worn. */
+    private String note(Stock s) {
+        String family = s.need().family().id();
+        Waste.Wear wear = waste.wears().get(family);
+        if (wear == null) {
+            return waste.underestimated().getOrDefault(family, "");
+        }
+        int worn = s.good().stream()
+                .flatMap(v -> products.find(v.code()).stream())
+                .mapToInt(Product::wears)
+                .max()
+                .orElse(0);
+        String count =
+                worn == 0 ? "" : "Worn " + worn + (worn == 1 ? " time" : " times") + " of about " + wear.times() + ". ";
+        return worn * 3 >= wear.times() ? count + wear.edge() : count.strip();
+    }
+
+    static String grams(double value) {
+        return value < 10 ? String.format(Locale.ROOT, "%.1f g", value) : Math.round(value) + " g";
     }
 
     private static String amount(double value, Need n) {
@@ -159,7 +319,7 @@ class KitController {
             long pieces = Math.round(value);
             return pieces + (pieces == 1 ? " piece" : " pieces");
         }
-        return value < 10 ? String.format(Locale.ROOT, "%.1f g", value) : Math.round(value) + " g";
+        return grams(value);
     }
 
     /** What is short, by who sells it. */
@@ -206,7 +366,7 @@ class KitController {
                 .setHeader("material", "laid_g", "needed_g", "packed_g", "pieces", "in_house", "state", "zones")
                 .get();
         try (CSVPrinter csv = new CSVPrinter(text, format)) {
-            for (Stock s : plans.of(job).plan().map(p -> stock(p, job)).orElse(List.of())) {
+            for (Stock s : plans.of(job).plan().map(p -> stock(p, job, ONE_DAY)).orElse(List.of())) {
                 Need n = s.need();
                 csv.printRecord(
                         n.family().name(),
@@ -223,6 +383,67 @@ class KitController {
                 .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"kit-" + id + ".csv\"")
                 .body(text.toString().getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** The bag as a sheet of paper. */
+    @GetMapping("/jobs/{id}/bag.pdf")
+    ResponseEntity<byte[]> sheet(@PathVariable long id) {
+        Job job = jobs.get(id);
+        Optional<Plan> plan = plans.of(job).plan();
+        if (plan.isEmpty()) {
+            return ResponseEntity.status(HttpStatus.SEE_OTHER)
+                    .location(URI.create("/jobs/" + id + "/kit"))
+                    .build();
+        }
+        int[] wipes = amounts.wipes(plan.get());
+        byte[] pdf = sheets.oneSide(
+                "kit/bag-sheet",
+                Map.of(
+                        "title", job.title(),
+                        "day", Words.day(plan.get().brief().call()),
+                        "performer", job.brief().performer().name(),
+                        "jars",
+                                stock(plan.get(), job, ONE_DAY).stream()
+                                        .map(this::jar)
+                                        .toList(),
+                        "wipes", wipes[0] + " to " + wipes[1],
+                        "small", SMALL),
+                11,
+                9.5,
+                8.2,
+                7);
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_PDF)
+                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"bag-" + id + ".pdf\"")
+                .body(pdf);
+    }
+
+    /** A need as it is exchanged. */
+    record Needed(
+            String family,
+            double laidG,
+            double neededG,
+            double packedG,
+            int pieces,
+            double inHouse,
+            String state,
+            List<String> zones) {}
+
+    @GetMapping(path = "/jobs/{id}/kit.json", produces = MediaType.APPLICATION_JSON_VALUE)
+    @ResponseBody
+    List<Needed> json(@PathVariable long id) {
+        Job job = jobs.get(id);
+        return plans.of(job).plan().map(p -> stock(p, job, ONE_DAY)).orElse(List.of()).stream()
+                .map(s -> new Needed(
+                        s.need().family().id(),
+                        s.need().laid(),
+                        s.need().grams(),
+                        s.need().packed(),
+                        s.need().pieces(),
+                        s.have(),
+                        jar(s).state(),
+                        s.need().zones()))
+                .toList();
     }
 
     private static String round(double value) {

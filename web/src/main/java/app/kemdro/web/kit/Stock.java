@@ -14,16 +14,33 @@ import java.util.Set;
 /**
  * What the house has of one need.
  *
- * @param have g, ml taken as g, or pieces, of what may be used on the day
+ * @param have g or pieces of what may be used on the day
  * @param wanted the same of what should be packed
  * @param barred why the family is not for this performer, or empty
  * @param past products that are past their day
  * @param good products that may be used
+ * @param density g/ml
  */
-record Stock(Need need, double have, double wanted, String barred, List<ProductValues> past, List<ProductValues> good) {
+record Stock(
+        Need need,
+        double have,
+        double wanted,
+        String barred,
+        List<ProductValues> past,
+        List<ProductValues> good,
+        double density) {
     private static final String PIECES = "pcs";
+    private static final String MILLILITRES = "ml";
 
-    static Stock of(Need need, List<Product> house, LocalDate day, Set<String> reactsTo, List<String> reactions) {
+    /** The stock beside what so many days take, single-use pieces once a day; g/ml turns packs in ml into g. */
+    static Stock of(
+            Need need,
+            int days,
+            double density,
+            List<Product> house,
+            LocalDate day,
+            Set<String> reactsTo,
+            List<String> reactions) {
         List<ProductValues> good = new ArrayList<>();
         List<ProductValues> past = new ArrayList<>();
         for (Product product : house) {
@@ -36,18 +53,24 @@ record Stock(Need need, double have, double wanted, String barred, List<ProductV
         }
         double have = good.stream()
                 .filter(v -> v.packUnit().equals(PIECES) == need.isCounted())
-                .mapToDouble(v -> v.packs() * v.packSize())
+                .mapToDouble(v -> v.packs() * contents(v, density))
                 .sum();
         Optional<String> bars =
                 need.family().contains().stream().filter(reactsTo::contains).findFirst();
-        double wanted = need.isCounted() ? need.pieces() : need.packed();
+        double wanted = need.isCounted() ? need.pieces() * days : need.packed() + (days - 1) * need.grams();
         return new Stock(
                 need,
                 isFromTheTap(need) ? wanted : have,
                 wanted,
                 bars.map(b -> String.join(", ", reactions)).orElse(""),
                 past,
-                good);
+                good,
+                density);
+    }
+
+    /** What is in a pack: g, or pieces. */
+    private static double contents(ProductValues v, double density) {
+        return v.packUnit().equals(MILLILITRES) ? v.packSize() * density : v.packSize();
     }
 
     /** Whether it costs nothing and is found everywhere, as warm water is. */
@@ -81,14 +104,14 @@ record Stock(Need need, double have, double wanted, String barred, List<ProductV
 
     /** Packs of it that close the gap. */
     int packs(ProductValues v) {
-        return (int) Math.ceil((wanted - have) / v.packSize());
+        return (int) Math.ceil((wanted - have) / contents(v, density));
     }
 
     /** What is used up on the day, €: by the price of what the house has, else by the trade's reference price. */
     double euros() {
         Material family = need.family();
         double amount = need.isCounted() ? need.pieces() : need.grams();
-        return toBuy().map(v -> amount * v.price() / v.packSize())
+        return toBuy().map(v -> amount * v.price() / contents(v, density))
                 .orElse(need.isCounted() ? 0 : amount * family.pricePer100g() / 100);
     }
 }

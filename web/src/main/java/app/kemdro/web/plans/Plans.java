@@ -11,6 +11,7 @@ import app.kemdro.core.plan.Mending;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.Planning;
 import app.kemdro.core.plan.Problem;
+import app.kemdro.core.plan.Substitutes;
 import app.kemdro.core.run.RunLevers;
 import app.kemdro.core.schedule.Confidence;
 import app.kemdro.core.schedule.Planner;
@@ -47,6 +48,7 @@ public class Plans {
     private final LookPlanner thorough;
     private final LookPlanner rough;
     private final LookPlanner live;
+    private final Substitutes substitutes;
     private final Mending mending;
     private final Levers levers;
     private final RunLevers runLevers;
@@ -88,6 +90,7 @@ public class Plans {
         thorough = new LookPlanner(trade, rules, Planner.trying(THOROUGH));
         rough = new LookPlanner(trade, rules, Planner.trying(ROUGH));
         live = new LookPlanner(trade, rules, Planner.trying(LIVE));
+        substitutes = new Substitutes(trade, rough);
         mending = new Mending(trade, rough);
         levers = new Levers(trade, rough);
         runLevers = new RunLevers(levers, rough);
@@ -243,6 +246,11 @@ public class Plans {
     /** A rough plan, for comparing choices with one another; only ever compared with another rough one. */
     public Planning rough(Look look, Brief brief) {
         return rough.plan(look, brief);
+    }
+
+    /** How a look can do without a material. */
+    public Substitutes substitutes() {
+        return substitutes;
     }
 
     /** What would still buy time in the middle of a run. */

@@ -35,6 +35,7 @@ public class Product {
     private @Nullable Double coat;
     private String note = "";
     private boolean retired;
+    private int wears;
 
     protected Product() {}
 
@@ -79,6 +80,24 @@ public class Product {
                 coat,
                 note,
                 retired);
+    }
+
+    /** How often it was worn, for what is worn again. */
+    public int wears() {
+        return wears;
+    }
+
+    public String name() {
+        return name;
+    }
+
+    /** Takes so many packs of the stock, or puts them back where the number is below 0; never below none. */
+    void use(double less) {
+        packs = Math.max(0, Math.round((packs - less) * 1000) / 1000.0);
+    }
+
+    void wear(int more) {
+        wears = Math.max(0, wears + more);
     }
 
     public String code() {

@@ -95,6 +95,18 @@ public class Products {
         return read.wrong();
     }
 
+    /** Takes so many packs of a product off the stock, or puts them back where the number is below 0. */
+    @Transactional
+    public void use(String code, double packs) {
+        repository.findByCode(code).ifPresent(p -> p.use(packs));
+    }
+
+    /** Counts that something was worn once more, or once less. */
+    @Transactional
+    public void wear(String code, int more) {
+        repository.findByCode(code).ifPresent(p -> p.wear(more));
+    }
+
     /** A product as it is typed in a form. */
     public static Map<String, String> typed(Product product) {
         return ProductReading.written(product.values());

@@ -133,7 +133,7 @@ class OrderRoomTest {
 
     @Test
     void theBenchIsLaidForWhoWorksAtItAndWithoutWhatIsMade() throws Exception {
-        Job job = DemoJobs.like("Orrin", "bench", jobs);
+        Job job = DemoJobs.like("Orrin Vask", "bench", jobs);
         String one = bench(job.id(), "from", "09:00", "until", "17:00", "hands", "1");
         String two = bench(job.id(), "from", "8:00", "until", "17:00", "hands", "2");
         assertThat(two).contains("'8:00' is no hour").contains("Nothing was changed");
