@@ -1,5 +1,11 @@
 package app.kemdro.bench;
 
+import app.kemdro.core.colour.Lab;
+import app.kemdro.core.colour.Paint;
+import app.kemdro.core.colour.Paints;
+import app.kemdro.core.colour.Recipes;
+import app.kemdro.core.colour.Reflectance;
+import app.kemdro.core.colour.Srgb;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.LookPlanner;
@@ -52,6 +58,7 @@ public final class PlanningBench {
                 plan.schedule().ready() / 60.0,
                 plan.schedule().leastReady() / 60.0,
                 ScheduleCheck.problems(plan.network(), plan.schedule()).size());
+        recipes();
         time("look to layers and network", () -> planner.stacks(Samples.bellFounder(), brief));
         time("look to schedule", () -> planner.plan(Samples.bellFounder(), brief));
         time("confidence, 300 mornings", () -> Confidence.of(plan.network(), plan.schedule(), 300));
@@ -95,5 +102,23 @@ public final class PlanningBench {
         System.out.printf(
                 "%-42s median %6.1f ms, 19 of 20 under %6.1f ms, longest %6.1f ms%n",
                 what, millis[MEASURED / 2], millis[MEASURED * 19 / 20], millis[MEASURED - 1]);
+    }
+
+    /** How long the nearest mix of forty paints takes, in a film over skin. */
+    private static void recipes() {
+        List<Paint> kit = Paints.drawn(40, 40);
+        Reflectance skin = Reflectance.of(Srgb.hex("#c9a88c").lab());
+        long[] millis = new long[40];
+        for (int k = 0; k < millis.length; k++) {
+            Lab aim = Paint.mix(List.of(new Paint.Share(kit.get(k), 2), new Paint.Share(kit.get((k + 7) % 40), 1)))
+                    .masstone()
+                    .lab();
+            long from = System.nanoTime();
+            Recipes.nearest(kit, aim, skin, 20, 3);
+            millis[k] = (System.nanoTime() - from) / 1_000_000;
+        }
+        // the first ten warm up
+        Arrays.sort(millis, 10, 40);
+        System.out.printf("nearest mix of 40 paints: median %d ms, 19 of 20 under %d ms%n", millis[25], millis[38]);
     }
 }

@@ -13,8 +13,8 @@ import java.util.List;
  */
 public final class Recipes {
     private static final double[] RATIOS = {1 / 32.0, 1 / 16.0, 1 / 8.0, 1 / 4.0, 1 / 2.0, 1, 2, 4, 8, 16, 32};
-    private static final int BEST_PAIRS = 90;
-    private static final int REFINED = 60;
+    private static final int BEST_PAIRS = 70;
+    private static final int REFINED = 30;
 
     /** A third paint must bring the mix nearer by so much, CIEDE2000, to be worth opening (judgement). */
     private static final double WORTH = 0.3;
@@ -24,17 +24,16 @@ public final class Recipes {
 
     private final List<Paint> paints;
     private final Lab target;
-    private final double weight;
-    private final double[] ground;
+    private final Films fine;
+
+    /** In groups of three bands, to sort thousands of mixes with. */
+    private final Films coarse;
 
     private Recipes(List<Paint> paints, Lab target, Reflectance ground, double weight) {
         this.paints = paints;
         this.target = target;
-        this.weight = weight;
-        this.ground = new double[BANDS];
-        for (int i = 0; i < BANDS; i++) {
-            this.ground[i] = ground.band(i);
-        }
+        this.fine = new Films(paints, ground, weight, 1);
+        this.coarse = new Films(paints, ground, weight, 3);
     }
 
     /**
@@ -122,40 +121,34 @@ public final class Recipes {
     }
 
     private Mix mix(int[] which, double... parts) {
-        double all = Arrays.stream(parts).sum();
-        double[] shares = Arrays.stream(parts).map(p -> p / all).toArray();
-        return new Mix(which, shares, colour(which, shares).distance(target));
+        double[] shares = shares(parts);
+        return new Mix(which, shares, coarse.colour(which, shares).distance(target));
     }
 
-    private Lab colour(int[] which, double[] shares) {
-        double[] reflectance = new double[BANDS];
-        for (int i = 0; i < BANDS; i++) {
-            double k = 0;
-            double s = 0;
-            for (int p = 0; p < which.length; p++) {
-                Paint paint = paints.get(which[p]);
-                k += paint.k[i] * shares[p];
-                s += paint.s[i] * shares[p];
-            }
-            reflectance[i] = Double.isInfinite(weight) ? Paint.masstone(k, s) : Paint.film(k, s, weight, ground[i]);
-        }
-        return Lab.of(Light.DAYLIGHT.xyz(reflectance), Light.DAYLIGHT.white);
+    private static double[] shares(double[] parts) {
+        double all = Arrays.stream(parts).sum();
+        return Arrays.stream(parts).map(p -> p / all).toArray();
+    }
+
+    private double difference(int[] which, double[] shares) {
+        return fine.colour(which, shares).difference(target);
     }
 
     /** Shares moved against one another in ever smaller steps as long as that brings the colour nearer. */
     private Mix refined(Mix from) {
-        Mix best = from;
-        double off = colour(best.paints(), best.shares()).difference(target);
-        for (double step = 0.5; step > 0.004; step /= 2) {
+        int[] which = from.paints();
+        double[] best = from.shares();
+        double off = difference(which, best);
+        for (double step = 0.5; step > 0.004 && best.length > 1; step /= 2) {
             boolean nearer = true;
             while (nearer) {
                 nearer = false;
-                for (int p = 0; p < best.shares().length && best.shares().length > 1; p++) {
+                for (int p = 0; p < best.length; p++) {
                     for (double way : new double[] {step, -step}) {
-                        double[] parts = best.shares().clone();
+                        double[] parts = best.clone();
                         parts[p] *= Math.exp(way);
-                        Mix moved = mix(best.paints(), parts);
-                        double movedOff = colour(moved.paints(), moved.shares()).difference(target);
+                        double[] moved = shares(parts);
+                        double movedOff = difference(which, moved);
                         if (movedOff < off - 1e-6) {
                             best = moved;
                             off = movedOff;
@@ -165,12 +158,65 @@ public final class Recipes {
                 }
             }
         }
-        return best;
+        return new Mix(which, best, off);
+    }
+
+    /** Films of mixes, in all bands or in groups of them. */
+    private static final class Films {
+        private final double[][] k;
+        private final double[][] s;
+        private final double[] ground;
+        private final double[][] weights = new double[3][];
+        private final double weight;
+
+        /** Groups this many neighbouring bands into one. */
+        Films(List<Paint> paints, Reflectance below, double weight, int group) {
+            this.weight = weight;
+            this.k = paints.stream().map(p -> grouped(p.k, group)).toArray(double[][]::new);
+            this.s = paints.stream().map(p -> grouped(p.s, group)).toArray(double[][]::new);
+            double[] all = new double[BANDS];
+            Arrays.setAll(all, below::band);
+            this.ground = grouped(all, group);
+            for (int c = 0; c < 3; c++) {
+                double[] sums = grouped(Light.DAYLIGHT.weights[c], group);
+                for (int i = 0; i < sums.length; i++) {
+                    sums[i] *= Math.min(group, BANDS - i * group);
+                }
+                weights[c] = sums;
+            }
+        }
+
+        private static double[] grouped(double[] bands, int group) {
+            double[] means = new double[(BANDS + group - 1) / group];
+            for (int i = 0; i < BANDS; i++) {
+                means[i / group] += bands[i] / Math.min(group, BANDS - i / group * group);
+            }
+            return means;
+        }
+
+        Lab colour(int[] which, double[] shares) {
+            double[] xyz = new double[3];
+            for (int i = 0; i < ground.length; i++) {
+                double mixedK = 0;
+                double mixedS = 0;
+                for (int p = 0; p < which.length; p++) {
+                    mixedK += k[which[p]][i] * shares[p];
+                    mixedS += s[which[p]][i] * shares[p];
+                }
+                double r = Double.isInfinite(weight)
+                        ? Paint.masstone(mixedK, mixedS)
+                        : Paint.film(mixedK, mixedS, weight, ground[i]);
+                xyz[0] += weights[0][i] * r;
+                xyz[1] += weights[1][i] * r;
+                xyz[2] += weights[2][i] * r;
+            }
+            return Lab.of(xyz, Light.DAYLIGHT.white);
+        }
     }
 
     /** The fewest whole parts that come as near as the shares do, or as near as parts can. */
     private Recipe recipe(Mix mix) {
-        double exact = colour(mix.paints(), mix.shares()).difference(target);
+        double exact = difference(mix.paints(), mix.shares());
         int[] bestParts = null;
         double bestOff = Double.POSITIVE_INFINITY;
         for (int total = mix.shares().length; total <= MOST_PARTS && bestOff > exact + 0.1; total++) {
@@ -179,10 +225,8 @@ public final class Recipes {
                 parts[p] = (int) Math.max(1, Math.round(mix.shares()[p] * total));
             }
             double all = Arrays.stream(parts).sum();
-            double off = colour(
-                            mix.paints(),
-                            Arrays.stream(parts).mapToDouble(p -> p / all).toArray())
-                    .difference(target);
+            double off = difference(
+                    mix.paints(), Arrays.stream(parts).mapToDouble(p -> p / all).toArray());
             if (off < bestOff - 0.05) {
                 bestOff = off;
                 bestParts = parts;
@@ -198,7 +242,7 @@ public final class Recipes {
                 Arrays.stream(order).map(p -> mix.paints()[p]).toList(),
                 Arrays.stream(order).map(p -> mix.shares()[p]).toList(),
                 Arrays.stream(order).map(p -> parts[p]).toList(),
-                colour(mix.paints(), shares),
+                fine.colour(mix.paints(), shares),
                 bestOff);
     }
 }

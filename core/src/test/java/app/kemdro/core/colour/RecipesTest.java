@@ -2,33 +2,12 @@ package app.kemdro.core.colour;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.ArrayList;
 import java.util.List;
-import java.util.SplittableRandom;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class RecipesTest {
-
-    private static List<Paint> kit(long seed, int size) {
-        SplittableRandom random = new SplittableRandom(seed);
-        List<Paint> kit = new ArrayList<>();
-        while (kit.size() < size) {
-            Lab white = new Lab(
-                    15 + random.nextDouble() * 70, random.nextDouble() * 60 - 25, random.nextDouble() * 70 - 30);
-            double darker = 0.3 + random.nextDouble() * 0.65;
-            try {
-                kit.add(Paint.fromSwatches(
-                        Reflectance.of(white),
-                        Reflectance.of(new Lab(white.l() * darker, white.a() * darker, white.b() * darker)),
-                        20));
-            } catch (IllegalArgumentException noSurface) {
-                // drawn again
-            }
-        }
-        return kit;
-    }
 
     /** Every three of a small kit in steps of a fiftieth, which is all there is to try. */
     private static double exhaustive(List<Paint> kit, Lab target) {
@@ -59,8 +38,8 @@ class RecipesTest {
     @ParameterizedTest
     @ValueSource(longs = {1, 2, 3, 4})
     void theNearestIsAsNearAsTryingAllOfThem(long seed) {
-        List<Paint> kit = kit(seed, 7);
-        Lab target = kit(seed + 100, 1).get(0).masstone().lab();
+        List<Paint> kit = Paints.drawn(seed, 7);
+        Lab target = Paints.drawn(seed + 100, 1).get(0).masstone().lab();
         Recipes.Recipe found = Recipes.nearest(kit, target, 3).get(0);
         assertThat(found.difference()).isLessThanOrEqualTo(exhaustive(kit, target) + 0.5);
         Lab mixed = Paint.mix(java.util.stream.IntStream.range(0, found.paints().size())
@@ -76,7 +55,7 @@ class RecipesTest {
 
     @Test
     void aPaintOfTheKitIsItsOwnRecipe() {
-        List<Paint> kit = kit(9, 40);
+        List<Paint> kit = Paints.drawn(9, 40);
         Recipes.Recipe found =
                 Recipes.nearest(kit, kit.get(17).masstone().lab(), 3).get(0);
         assertThat(found.paints()).containsExactly(17);
@@ -85,7 +64,7 @@ class RecipesTest {
 
     @Test
     void aThinFilmIsMixedForWhatLiesBelow() {
-        List<Paint> kit = kit(5, 12);
+        List<Paint> kit = Paints.drawn(5, 12);
         Reflectance skin = Reflectance.of(Srgb.hex("#c9a88c").lab());
         Lab target = Paint.mix(List.of(new Paint.Share(kit.get(2), 2), new Paint.Share(kit.get(7), 1)))
                 .over(skin, 15)

@@ -77,7 +77,6 @@ final class PaintTable {
         grounds.put("latex-cap", form("latex-cap"));
         grounds.put("foam-latex", form("foam-latex"));
         grounds.put("latex", film("liquid-latex", skin));
-        grounds.put("black", Paint.CARD_BLACK);
         return grounds;
     }
 
@@ -105,9 +104,7 @@ final class PaintTable {
                 "foam-latex",
                 "foam piece",
                 "latex",
-                "latex edge",
-                "black",
-                "black");
+                "latex edge");
         List<Ground> chips = new ArrayList<>();
         grounds()
                 .forEach((id, r) -> chips.add(
