@@ -60,6 +60,18 @@ public final class Sketch {
         return zones;
     }
 
+    /** What lies below an entry of the look where it is laid first, as these stages say; empty where it has no colour. */
+    public static Optional<Reflectance> below(String entry, Map<String, List<Stage>> zones) {
+        for (List<Stage> stages : zones.values()) {
+            for (int k = 1; k < stages.size(); k++) {
+                if (stages.get(k).entry().equals(entry)) {
+                    return Optional.of(stages.get(k - 1).colour());
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
     /** What a zone looks like before anything is laid on it. */
     public Reflectance bare(Zone zone, Performer performer, Reflectance skin) {
         if (zone.id().startsWith("brow-")) {

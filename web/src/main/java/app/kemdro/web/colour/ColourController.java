@@ -73,21 +73,32 @@ class ColourController {
             @RequestParam(defaultValue = "1") int coats,
             @RequestParam(defaultValue = "") String aim,
             @RequestParam(defaultValue = "") String shadow,
+            @RequestParam(defaultValue = "0") long light,
+            @RequestParam(defaultValue = "0") long dark,
             Model model) {
         Job job = jobs.get(id);
         Asked asked = Asked.of(mix, on, coats, aim, shadow);
         Reflectance skin = appearance.skin(job.skin());
         List<Swatch> all = swatches.all();
-        PaintTable table = new PaintTable(
-                all, swatches, appearance, trade.materials(), job.brief().performer(), skin, asked);
         Optional<Plan> plan = rooms.open(model, job, "colour");
+        Map<String, List<Sketch.Stage>> stages = plan.map(
+                        p -> sketch.of(p, job.look(), skin, recipes.byEntry(job.id())))
+                .orElse(Map.of());
+        List<Painted> painted = painted(job);
+        Map<String, Reflectance> below = new LinkedHashMap<>();
+        painted.forEach(e -> Sketch.below(e.id(), stages).ifPresent(r -> below.put(e.id(), r)));
+        PaintTable table = new PaintTable(
+                all, swatches, appearance, trade.materials(), job.brief().performer(), skin, below, asked);
         model.addAttribute("asked", asked);
         model.addAttribute("shelf", shelf(all, asked));
         model.addAttribute("grounds", table.groundChips());
         model.addAttribute("parts", table.parts());
         model.addAttribute("skins", skins(job));
         model.addAttribute("kept", kept(job, table, asked));
-        model.addAttribute("painted", painted(job));
+        model.addAttribute("painted", painted);
+        model.addAttribute(
+                "below", painted.stream().filter(e -> below.containsKey(e.id())).toList());
+        contrast(model, job, light, dark);
         table.mixed().ifPresent(m -> {
             model.addAttribute("strip", table.strip(m));
             model.addAttribute("sayings", table.says(m));
@@ -100,7 +111,7 @@ class ColourController {
                 model,
                 "shadow",
                 () -> asked.cast().map(table::neutral).ifPresent(s -> model.addAttribute("neutral", s)));
-        plan.ifPresent(p -> face(model, p, job, skin));
+        plan.ifPresent(p -> face(model, p, job, skin, stages));
         return "colour/colour";
     }
 
@@ -182,18 +193,30 @@ class ColourController {
     /** What a zone looks like from a minute on. */
     record Turn(double minute, String hex, String layer, boolean claimed) {}
 
-    private void face(Model model, Plan plan, Job job, Reflectance skin) {
+    private void contrast(Model model, Job job, long light, long dark) {
+        List<KeptRecipe> all = recipes.of(job.id());
+        Optional<Paint> one =
+                all.stream().filter(r -> r.id() == light).findFirst().flatMap(recipes::paint);
+        Optional<Paint> other =
+                all.stream().filter(r -> r.id() == dark).findFirst().flatMap(recipes::paint);
+        model.addAttribute("light", light);
+        model.addAttribute("dark", dark);
+        if (one.isPresent() && other.isPresent()) {
+            model.addAttribute("contrast", PaintTable.contrast(one.get(), other.get(), appearance));
+        }
+    }
+
+    private void face(Model model, Plan plan, Job job, Reflectance skin, Map<String, List<Sketch.Stage>> zones) {
         Map<String, List<Turn>> turns = new LinkedHashMap<>();
-        sketch.of(plan, job.look(), skin, recipes.byEntry(job.id()))
-                .forEach((zone, stages) -> turns.put(
-                        zone,
-                        stages.stream()
-                                .map(s -> new Turn(
-                                        Math.round(s.second() / 6.0) / 10.0,
-                                        PaintTable.hex(s.colour()),
-                                        s.layer(),
-                                        s.claimed()))
-                                .toList()));
+        zones.forEach((zone, stages) -> turns.put(
+                zone,
+                stages.stream()
+                        .map(s -> new Turn(
+                                Math.round(s.second() / 6.0) / 10.0,
+                                PaintTable.hex(s.colour()),
+                                s.layer(),
+                                s.claimed()))
+                        .toList()));
         String bare = PaintTable.hex(skin);
         model.addAttribute("figure", json.text(FigureModel.of(trade.body(), Set.of(), zone -> {
             List<Turn> own = turns.get(zone);

@@ -35,6 +35,7 @@ final class PaintTable {
     private final Materials materials;
     private final Performer performer;
     private final Reflectance skin;
+    private final Map<String, Reflectance> below;
     private final Asked asked;
 
     PaintTable(
@@ -44,6 +45,7 @@ final class PaintTable {
             Materials materials,
             Performer performer,
             Reflectance skin,
+            Map<String, Reflectance> below,
             Asked asked) {
         this.swatches = swatches.stream().filter(s -> !s.values().shimmers()).toList();
         this.paints = this.swatches.stream().map(house::paint).toList();
@@ -51,6 +53,7 @@ final class PaintTable {
         this.materials = materials;
         this.performer = performer;
         this.skin = skin;
+        this.below = below;
         this.asked = asked;
     }
 
@@ -70,6 +73,7 @@ final class PaintTable {
      */
     record Near(String said, String hex, String difference, String word, String take, double off) {}
 
+    /** Grounds by id: those of every job, then what lies below each painted entry of this one. */
     Map<String, Reflectance> grounds() {
         Map<String, Reflectance> grounds = new LinkedHashMap<>();
         grounds.put("skin", skin);
@@ -77,6 +81,7 @@ final class PaintTable {
         grounds.put("latex-cap", form("latex-cap"));
         grounds.put("foam-latex", form("foam-latex"));
         grounds.put("latex", film("liquid-latex", skin));
+        grounds.putAll(below);
         return grounds;
     }
 
@@ -106,9 +111,11 @@ final class PaintTable {
                 "latex",
                 "latex edge");
         List<Ground> chips = new ArrayList<>();
-        grounds()
-                .forEach((id, r) -> chips.add(
-                        new Ground(id, names.get(id), hex(r), asked.on(id).query(), id.equals(ground()))));
+        grounds().forEach((id, r) -> {
+            if (names.containsKey(id)) {
+                chips.add(new Ground(id, names.get(id), hex(r), asked.on(id).query(), id.equals(ground())));
+            }
+        });
         return chips;
     }
 
@@ -304,6 +311,19 @@ final class PaintTable {
                 .map(c -> "“" + swatches.get(c.paint()).name() + "”, about " + amount(c.gramsPerM2() / coats[c.paint()])
                         + ", takes the cast from " + one(c.cast()) + " to " + one(c.left()) + "; then the base.")
                 .orElse("Nothing in the house takes a third of that cast away; cover it instead.");
+    }
+
+    /** Whether a highlight and a shadow still differ after powder and under a lamp, in a sentence. */
+    static String contrast(Paint one, Paint other, Appearance appearance) {
+        Appearance.Film powder = appearance.films().get("powder");
+        Contrast c = Contrast.of(one.masstone(), other.masstone(), powder.paint(), powder.grams());
+        String read = c.powdered() >= 10
+                ? "They still read apart."
+                : c.powdered() >= 4
+                        ? "They read apart from near only."
+                        : "They run together: make one darker before the powder, or reinforce after it.";
+        return "They differ by " + one(c.bare()) + ", " + one(c.powdered()) + " powdered, " + one(c.warm())
+                + " under a lamp. " + read;
     }
 
     private static String amount(double coats) {

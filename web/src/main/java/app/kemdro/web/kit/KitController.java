@@ -283,7 +283,8 @@ class KitController {
                 trade.body().say(n.zones()),
                 amount(n.isCounted() ? n.pieces() : n.grams(), n),
                 amount(s.wanted(), n),
-                amount(s.have(), n),
+                amount(s.have(), n) + " in the house"
+                        + (s.isShort() || Stock.isFromTheTap(n) ? "" : ", leaves " + amount(s.have() - s.wanted(), n)),
                 state,
                 why,
                 String.format(Locale.ROOT, "%.1f", 38 - 20 * Math.min(1.0, s.full())),

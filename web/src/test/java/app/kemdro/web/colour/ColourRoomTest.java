@@ -102,6 +102,33 @@ class ColourRoomTest {
     }
 
     @Test
+    void aMixIsLookedAtOverWhatTheLayersSayIsBelow() throws Exception {
+        String mix = "mix=" + id("Bell cream, verdigris") + ":1";
+        String skin = get("/jobs/2/colour?" + mix + "&on=skin")
+                .replaceAll("(?s).*<figure class=\"coats\">(.*?)</figure>.*", "$1");
+        String below = get("/jobs/2/colour?" + mix + "&on=patina")
+                .replaceAll("(?s).*<figure class=\"coats\">(.*?)</figure>.*", "$1");
+        assertThat(below).isNotEqualTo(skin);
+    }
+
+    @Test
+    void twoRecipesAreComparedAfterPowder() throws Exception {
+        List<KeptRecipe> all = recipes.of(2);
+        long light = all.stream()
+                .filter(r -> r.name().equals("bronze crust"))
+                .findFirst()
+                .orElseThrow()
+                .id();
+        long dark = all.stream()
+                .filter(r -> r.name().equals("soot"))
+                .findFirst()
+                .orElseThrow()
+                .id();
+        assertThat(get("/jobs/2/colour?light=" + light + "&dark=" + dark)).contains("They still read apart");
+        assertThat(get("/jobs/2/colour?light=" + light + "&dark=" + light)).contains("They run together");
+    }
+
+    @Test
     void oddAddressesAreReadAsFarAsTheyMakeSense() throws Exception {
         assertThat(get("/jobs/2/colour?mix=999999:3,abc,:,4:&coats=99&on=moon")).contains("Press paints to mix them");
     }
