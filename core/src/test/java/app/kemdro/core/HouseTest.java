@@ -40,6 +40,8 @@ class HouseTest {
             .definedBy("..core.colour..")
             .layer("sketch")
             .definedBy("..core.sketch..")
+            .layer("strike")
+            .definedBy("..core.strike..")
             .layer("kit")
             .definedBy("..core.kit..")
             .whereLayer("datafile")
@@ -69,6 +71,8 @@ class HouseTest {
             .whereLayer("sketch")
             .mayOnlyAccessLayers(
                     "datafile", "colour", "plan", "layer", "look", "method", "body", "material", "schedule")
+            .whereLayer("strike")
+            .mayOnlyAccessLayers("datafile", "plan", "layer", "look", "method", "body", "material", "schedule")
             .whereLayer("kit")
             .mayOnlyAccessLayers("datafile", "plan", "look", "method", "body", "material");
 

@@ -36,17 +36,17 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** The characters of characters.yaml: each can be planned, holds together, and is removed again. */
-class CharactersTest {
+public class CharactersTest {
     private static final DataNode FILE = DataNode.resource("/characters/characters.yaml");
 
-    record Character(String name, Look look, Brief brief, Set<String> bare) {
+    public record Character(String name, Look look, Brief brief, Set<String> bare) {
         @Override
         public String toString() {
             return name;
         }
     }
 
-    static Stream<Character> characters() {
+    public static Stream<Character> characters() {
         return FILE.entries().entrySet().stream().map(e -> character(e.getKey(), e.getValue()));
     }
 

@@ -1,0 +1,75 @@
+package app.kemdro.core.strike;
+
+import app.kemdro.core.datafile.DataNode;
+import app.kemdro.core.material.Film;
+import app.kemdro.core.material.Material;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * How long it takes and in which order kinds of layer leave, from trade/strike.yaml.
+ *
+ * @param kinds forms, those that leave first coming first
+ */
+record Customs(List<Kind> kinds, Pace films, Pace flood, Last wash, Last soothe) {
+
+    /** Minutes of hands for each thing, and for each 100 cm². */
+    record Pace(double minutes, double per100Cm2) {
+        double on(double areaCm2) {
+            return minutes + per100Cm2 * areaCm2 / 100;
+        }
+    }
+
+    /**
+     * A kind of form.
+     *
+     * @param first whether it is off before anything wet comes near
+     * @param alone whether it takes nothing along of what was laid after it
+     */
+    record Kind(String id, Set<String> kinds, boolean first, boolean alone, Pace pace, String say, String because) {}
+
+    /** Something done once at the end. */
+    record Last(double minutes, String say) {}
+
+    /** The kind of a form; empty for what is no form. */
+    Optional<Kind> of(Material material) {
+        return !(material.setting() instanceof Film)
+                ? kinds.stream()
+                        .filter(k -> k.kinds().contains(material.kind()))
+                        .findFirst()
+                : Optional.empty();
+    }
+
+    static Customs standard() {
+        DataNode file = DataNode.resource("/trade/strike.yaml");
+        file.onlyKeys(Set.of("kinds", "films", "flood", "wash", "soothe"));
+        return new Customs(
+                file.get("kinds").items().stream().map(Customs::kind).toList(),
+                pace(file.get("films")),
+                pace(file.get("flood")),
+                last(file.get("wash")),
+                last(file.get("soothe")));
+    }
+
+    private static Kind kind(DataNode node) {
+        node.onlyKeys(Set.of("id", "kinds", "first", "alone", "minutes", "per-100cm2", "say", "because"));
+        return new Kind(
+                node.get("id").text(),
+                Set.copyOf(node.words("kinds")),
+                node.flag("first"),
+                node.flag("alone"),
+                new Pace(node.get("minutes").number(0.1, 60), node.number("per-100cm2", 0, 0, 60)),
+                node.get("say").text(),
+                node.get("because").text());
+    }
+
+    private static Pace pace(DataNode node) {
+        return new Pace(
+                node.get("minutes").number(0.1, 60), node.get("per-100cm2").number(0, 60));
+    }
+
+    private static Last last(DataNode node) {
+        return new Last(node.get("minutes").number(0.1, 60), node.get("say").text());
+    }
+}

@@ -1,0 +1,151 @@
+package app.kemdro.core.strike;
+
+import static app.kemdro.core.plan.Samples.PLANNER;
+import static app.kemdro.core.plan.Samples.TRADE;
+import static app.kemdro.core.plan.Samples.brief;
+import static app.kemdro.core.plan.Samples.entry;
+import static app.kemdro.core.plan.Samples.lead;
+import static app.kemdro.core.plan.Samples.look;
+import static app.kemdro.core.plan.Samples.planned;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.kemdro.core.layer.Stack;
+import app.kemdro.core.look.Brief;
+import app.kemdro.core.look.Look;
+import app.kemdro.core.material.Material;
+import app.kemdro.core.plan.CharactersTest;
+import app.kemdro.core.plan.Plan;
+import app.kemdro.core.plan.Planning;
+import app.kemdro.core.plan.Samples;
+import app.kemdro.core.schedule.Planner;
+import app.kemdro.core.schedule.ScheduleCheck;
+import app.kemdro.core.strike.Removal.Sort;
+import app.kemdro.core.strike.Removal.Step;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class StrikeTest {
+    private static final Strike STRIKE = new Strike(TRADE, 0.02, Planner.trying(60));
+
+    private static Removal removal(Look look) {
+        return STRIKE.of(planned(look, brief(lead("Ines"))));
+    }
+
+    static Stream<CharactersTest.Character> characters() {
+        return CharactersTest.characters();
+    }
+
+    /** Every layer of every zone comes off, each when nothing lies on it any more, by a schedule that is sound. */
+    @ParameterizedTest
+    @MethodSource("characters")
+    void everythingComesOffFromTheOutsideIn(CharactersTest.Character character) {
+        if (!(PLANNER.plan(character.look(), character.brief()) instanceof Planning.Done done)) {
+            return;
+        }
+        Plan plan = done.plan();
+        Removal removal = STRIKE.of(plan);
+        assertThat(removal.unknown()).isEmpty();
+        assertThat(ScheduleCheck.problems(removal.network(), removal.schedule()))
+                .isEmpty();
+        plan.stacks().forEach((zone, stack) -> {
+            List<Material> left = new ArrayList<>(
+                    stack.layers().stream().map(Stack.Layer::material).toList());
+            for (Step step : removal.steps()) {
+                if (step.takes().containsKey(zone)) {
+                    List<Material> takes = step.takes().get(zone);
+                    boolean lens = takes.stream().allMatch(m -> m.kind().equals("lens"));
+                    for (Material taken : takes) {
+                        assertThat(left)
+                                .as(step.title() + " in " + zone)
+                                .isNotEmpty()
+                                .contains(taken);
+                        int at = lens ? left.indexOf(taken) : left.size() - 1;
+                        assertThat(left.remove(at).id()).as(zone).isEqualTo(taken.id());
+                    }
+                }
+            }
+            assertThat(left).extracting(Material::id).as(zone).isEmpty();
+        });
+    }
+
+    /** [F18] common practice: a complex single character comes off in about 60 minutes; held within a tenth. */
+    @Test
+    void aComplexCharacterComesOffInAnHour() {
+        Plan plan = planned(Samples.bellFounder(), brief(lead("Ines")));
+        assertThat(STRIKE.of(plan).seconds() / 60).isBetween(54, 66);
+    }
+
+    @Test
+    void removerSoaksBeforeAnythingIsLiftedAndGoesOnlyWhereItMay() {
+        Removal removal = removal(Samples.bellFounder());
+        for (Step flood :
+                removal.steps().stream().filter(s -> s.sort() == Sort.FLOOD).toList()) {
+            Step lift = removal.step(flood.id().replace("/flood", "/lift"));
+            assertThat(removal.schedule().of(lift.id()).start())
+                    .isGreaterThanOrEqualTo(removal.schedule().of(flood.id()).end() + flood.soakSeconds());
+            assertThat(flood.soakSeconds()).isPositive();
+        }
+        for (Step step : removal.steps()) {
+            step.remover()
+                    .ifPresent(r -> step.zones()
+                            .forEach(z -> assertThat(r.places())
+                                    .as(r.name() + " at " + z)
+                                    .contains(TRADE.body().zone(z).place())));
+        }
+    }
+
+    /** Handbook section 10: rigid things, teeth and lenses before oils and removers; the cap after the pieces on it. */
+    @Test
+    void whatMustLeaveFirstLeavesFirst() {
+        Removal removal = removal(look(
+                entry("lenses-first", "eye-left", "eye-right"),
+                entry("teeth-cast", "teeth-upper"),
+                entry("eye-soot", "eye-left", "eye-right"),
+                entry("base-cream", "forehead", "cheek-left", "cheek-right")));
+        int wet = removal.steps().stream()
+                .filter(s -> s.remover().map(r -> r.id().equals("remover-oil")).orElse(false))
+                .mapToInt(s -> removal.schedule().of(s.id()).start())
+                .min()
+                .orElseThrow();
+        for (String first : List.of("lenses", "teeth")) {
+            Step step = removal.steps().stream()
+                    .filter(s -> s.id().startsWith(first) && s.sort() == Sort.LIFT)
+                    .findFirst()
+                    .orElseThrow();
+            assertThat(removal.schedule().of(step.id()).end()).isLessThanOrEqualTo(wet);
+        }
+    }
+
+    @Test
+    void aRemoverThatThePerformerReactsToGivesWayToAnother() {
+        Brief usual = brief(lead("Ines"));
+        Look piece = look(entry("foam-piece", "cheek-left"));
+        assertThat(removal(piece).steps())
+                .anyMatch(s -> s.remover().map(Material::id).orElse("").equals("adhesive-remover"));
+        Set<String> contained = TRADE.materials().family("adhesive-remover").contains();
+        Brief reacts = new Brief(
+                usual.call(),
+                usual.chairIn(),
+                new Brief.Performer("Tomas", 0, 0, 0, contained),
+                usual.crew(),
+                usual.room(),
+                usual.costumeCovers(),
+                0,
+                false);
+        if (!contained.isEmpty() && PLANNER.plan(piece, reacts) instanceof Planning.Done done) {
+            assertThat(STRIKE.of(done.plan()).steps())
+                    .noneMatch(s -> s.remover().map(Material::id).orElse("").equals("adhesive-remover"));
+        }
+    }
+
+    @Test
+    void aBareFaceHasNothingToTakeOff() {
+        Removal removal = removal(look(entry("hair-none", "crown")));
+        assertThat(removal.steps().stream().filter(s -> s.sort() == Sort.LIFT)).isEmpty();
+    }
+}
