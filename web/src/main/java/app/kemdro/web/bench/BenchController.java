@@ -6,12 +6,12 @@ import app.kemdro.core.plan.BenchDays.Hours;
 import app.kemdro.core.plan.BenchDays.Slot;
 import app.kemdro.core.plan.BenchWork;
 import app.kemdro.core.plan.Plan;
+import app.kemdro.web.file.Files;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
 import app.kemdro.web.plans.Plans;
 import app.kemdro.web.plans.Words;
 import app.kemdro.web.room.Rooms;
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.DayOfWeek;
 import java.time.Duration;
@@ -29,8 +29,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.IntStream;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -229,10 +227,6 @@ class BenchController {
     ResponseEntity<byte[]> calendar(@PathVariable long id) {
         Job job = jobs.get(id);
         String text = Calendars.write(job, plans.of(job).plan(), days(job));
-        String name = job.title().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
-        return ResponseEntity.ok()
-                .contentType(new MediaType("text", "calendar", StandardCharsets.UTF_8))
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + ".ics\"")
-                .body(text.getBytes(StandardCharsets.UTF_8));
+        return Files.kept(Files.named(job.title()) + ".ics", "text/calendar", text);
     }
 }

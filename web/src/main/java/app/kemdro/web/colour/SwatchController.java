@@ -3,14 +3,13 @@ package app.kemdro.web.colour;
 import app.kemdro.core.colour.Srgb;
 import app.kemdro.core.material.Material;
 import app.kemdro.core.method.Trade;
+import app.kemdro.web.file.Files;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -136,22 +135,15 @@ class SwatchController {
 
     @GetMapping("/house/paints.csv")
     ResponseEntity<byte[]> csv() {
-        return file("paints.csv", "text/csv", SwatchFiles.csv(values()));
+        return Files.kept("paints.csv", "text/csv", SwatchFiles.csv(values()));
     }
 
     @GetMapping("/house/paints.gpl")
     ResponseEntity<byte[]> palette() {
-        return file("paints.gpl", "text/plain", SwatchFiles.palette("Paints of the house", values()));
+        return Files.kept("paints.gpl", "text/plain", SwatchFiles.palette("Paints of the house", values()));
     }
 
     private List<SwatchValues> values() {
         return swatches.all().stream().map(Swatch::values).toList();
-    }
-
-    private static ResponseEntity<byte[]> file(String name, String type, String text) {
-        return ResponseEntity.ok()
-                .contentType(new MediaType(MediaType.parseMediaType(type), StandardCharsets.UTF_8))
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "\"")
-                .body(text.getBytes(StandardCharsets.UTF_8));
     }
 }

@@ -2,8 +2,8 @@ package app.kemdro.web.colour;
 
 import app.kemdro.core.colour.Srgb;
 import app.kemdro.core.material.Materials;
+import app.kemdro.web.file.Tables;
 import java.io.IOException;
-import java.io.StringReader;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -13,9 +13,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
-import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
 
 /**
@@ -46,14 +44,7 @@ final class SwatchFiles {
         List<String> wrong = new ArrayList<>();
         List<SwatchValues> swatches = new ArrayList<>();
         Set<String> names = new HashSet<>();
-        CSVFormat format = CSVFormat.RFC4180
-                .builder()
-                .setHeader()
-                .setSkipHeaderRecord(true)
-                .setIgnoreEmptyLines(true)
-                .get();
-        try (CSVParser parser =
-                CSVParser.parse(new StringReader(text.startsWith("\uFEFF") ? text.substring(1) : text), format)) {
+        try (CSVParser parser = Tables.read(text)) {
             SwatchReading.COLUMNS.stream()
                     .filter(c -> !parser.getHeaderNames().contains(c))
                     .findFirst()
@@ -65,7 +56,7 @@ final class SwatchFiles {
                     wrong.add("line " + line + ": it has " + row.size() + " cells; the header has more or fewer.");
                 } else {
                     Map<String, String> cells = new LinkedHashMap<>();
-                    SwatchReading.COLUMNS.forEach(c -> cells.put(c, plain(row.get(c))));
+                    SwatchReading.COLUMNS.forEach(c -> cells.put(c, Tables.plain(row.get(c))));
                     SwatchReading.Read read = SwatchReading.read(cells, materials);
                     read.wrong().forEach((c, says) -> wrong.add("line " + line + " (" + c + "): " + says));
                     read.values().ifPresent(v -> {
@@ -136,21 +127,15 @@ final class SwatchFiles {
     }
 
     static String csv(List<SwatchValues> swatches) {
-        StringBuilder text = new StringBuilder();
-        CSVFormat format = CSVFormat.RFC4180
-                .builder()
-                .setHeader(SwatchReading.COLUMNS.toArray(String[]::new))
-                .get();
-        try (CSVPrinter csv = new CSVPrinter(text, format)) {
-            for (SwatchValues v : swatches) {
-                Map<String, String> cells = SwatchReading.written(v);
-                cells.put("name", harmless(v.name()));
-                csv.printRecord(cells.values());
-            }
-        } catch (IOException impossible) {
-            throw new IllegalStateException("Text cannot fail to be written", impossible);
-        }
-        return text.toString();
+        return Tables.write(
+                SwatchReading.COLUMNS,
+                swatches.stream()
+                        .map(v -> {
+                            Map<String, String> cells = SwatchReading.written(v);
+                            cells.put("name", Tables.harmless(v.name()));
+                            return cells.values();
+                        })
+                        .toList());
     }
 
     static String palette(String title, List<SwatchValues> swatches) {
@@ -166,16 +151,5 @@ final class SwatchFiles {
                             v.name().replaceAll("[\\r\\n:]", " ")));
         }
         return text.toString().replace("\r", "");
-    }
-
-    /** A cell that a spreadsheet would take for a formula is made plain text; reading takes the mark off again. */
-    private static String harmless(String cell) {
-        return !cell.isEmpty() && "=+-@\t\r".indexOf(cell.charAt(0)) >= 0 ? "'" + cell : cell;
-    }
-
-    private static String plain(String cell) {
-        return cell.length() > 1 && cell.charAt(0) == '\'' && "=+-@".indexOf(cell.charAt(1)) >= 0
-                ? cell.substring(1)
-                : cell;
     }
 }

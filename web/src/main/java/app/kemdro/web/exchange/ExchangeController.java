@@ -6,6 +6,8 @@ import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.web.chair.Runs;
+import app.kemdro.web.file.Files;
+import app.kemdro.web.file.Tables;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
 import app.kemdro.web.plans.Plans;
@@ -13,12 +15,9 @@ import app.kemdro.web.plans.Words;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import java.util.Locale;
 import java.util.TreeSet;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -53,7 +52,7 @@ class ExchangeController {
     @GetMapping("/jobs/{id}/export.json")
     ResponseEntity<byte[]> json(@PathVariable long id) {
         Job job = jobs.get(id);
-        return file(job, "json", MediaType.APPLICATION_JSON, mapper.writeValueAsString(file(job)));
+        return Files.kept(Files.named(job.title()) + ".json", "application/json", mapper.writeValueAsString(file(job)));
     }
 
     private JobFile file(Job job) {
@@ -135,7 +134,7 @@ class ExchangeController {
                 }
             }
         }
-        return file(job, "csv", new MediaType("text", "csv", StandardCharsets.UTF_8), text.toString());
+        return Files.kept(Files.named(job.title()) + ".csv", "text/csv", text.toString());
     }
 
     private static void row(CSVPrinter csv, int number, Plan plan, Placed p) throws IOException {
@@ -145,24 +144,11 @@ class ExchangeController {
                 Words.hour(plan.clock(p.start())),
                 Words.hour(plan.clock(p.end())),
                 Words.hour(plan.clock(p.settled())),
-                harmless(Words.hands(p)),
-                harmless(step.title()),
+                Tables.harmless(Words.hands(p)),
+                Tables.harmless(step.title()),
                 String.join(" ", step.zones()),
                 step.material().map(m -> m.name()).orElse(""),
                 step.lookFor());
-    }
-
-    /** A cell that a spreadsheet would take for a formula is made plain text. */
-    private static String harmless(String cell) {
-        return !cell.isEmpty() && "=+-@\t\r".indexOf(cell.charAt(0)) >= 0 ? "'" + cell : cell;
-    }
-
-    private static ResponseEntity<byte[]> file(Job job, String ending, MediaType type, String text) {
-        String name = job.title().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
-        return ResponseEntity.ok()
-                .contentType(type)
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "." + ending + "\"")
-                .body(text.getBytes(StandardCharsets.UTF_8));
     }
 
     @GetMapping("/import")

@@ -11,6 +11,7 @@ import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Trade;
 import app.kemdro.web.card.DryingCard;
 import app.kemdro.web.card.DryingCard.Lies;
+import app.kemdro.web.file.Files;
 import app.kemdro.web.product.Product;
 import app.kemdro.web.product.Products;
 import app.kemdro.web.room.Rooms;
@@ -30,8 +31,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -169,10 +168,7 @@ class HouseController {
 
     @GetMapping("/house/products.csv")
     ResponseEntity<byte[]> csv() {
-        return ResponseEntity.ok()
-                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"kit.csv\"")
-                .body(products.csv().getBytes(StandardCharsets.UTF_8));
+        return Files.kept("kit.csv", "text/csv", products.csv());
     }
 
     @PostMapping("/house/products.csv")

@@ -8,6 +8,8 @@ import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.Substitutes;
 import app.kemdro.web.chair.Runs;
+import app.kemdro.web.file.Files;
+import app.kemdro.web.file.Tables;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
 import app.kemdro.web.plans.Plans;
@@ -17,9 +19,6 @@ import app.kemdro.web.product.Product;
 import app.kemdro.web.product.ProductValues;
 import app.kemdro.web.product.Products;
 import app.kemdro.web.room.Rooms;
-import java.io.IOException;
-import java.net.URI;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -28,10 +27,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.TreeSet;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -359,31 +354,27 @@ class KitController {
     }
 
     @GetMapping("/jobs/{id}/kit.csv")
-    ResponseEntity<byte[]> csv(@PathVariable long id) throws IOException {
+    ResponseEntity<byte[]> csv(@PathVariable long id) {
         Job job = jobs.get(id);
-        StringBuilder text = new StringBuilder();
-        CSVFormat format = CSVFormat.RFC4180
-                .builder()
-                .setHeader("material", "laid_g", "needed_g", "packed_g", "pieces", "in_house", "state", "zones")
-                .get();
-        try (CSVPrinter csv = new CSVPrinter(text, format)) {
-            for (Stock s : plans.of(job).plan().map(p -> stock(p, job, ONE_DAY)).orElse(List.of())) {
-                Need n = s.need();
-                csv.printRecord(
-                        n.family().name(),
-                        round(n.laid()),
-                        round(n.grams()),
-                        round(n.packed()),
-                        n.pieces(),
-                        round(s.have()),
-                        jar(s).state(),
-                        String.join(" ", n.zones()));
-            }
+        List<List<Object>> rows = new ArrayList<>();
+        for (Stock s : plans.of(job).plan().map(p -> stock(p, job, ONE_DAY)).orElse(List.of())) {
+            Need n = s.need();
+            rows.add(List.of(
+                    n.family().name(),
+                    round(n.laid()),
+                    round(n.grams()),
+                    round(n.packed()),
+                    n.pieces(),
+                    round(s.have()),
+                    jar(s).state(),
+                    String.join(" ", n.zones())));
         }
-        return ResponseEntity.ok()
-                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"kit-" + id + ".csv\"")
-                .body(text.toString().getBytes(StandardCharsets.UTF_8));
+        return Files.kept(
+                "kit-" + id + ".csv",
+                "text/csv",
+                Tables.write(
+                        List.of("material", "laid_g", "needed_g", "packed_g", "pieces", "in_house", "state", "zones"),
+                        rows));
     }
 
     /** The bag as a sheet of paper. */
@@ -392,9 +383,7 @@ class KitController {
         Job job = jobs.get(id);
         Optional<Plan> plan = plans.of(job).plan();
         if (plan.isEmpty()) {
-            return ResponseEntity.status(HttpStatus.SEE_OTHER)
-                    .location(URI.create("/jobs/" + id + "/kit"))
-                    .build();
+            return Files.elsewhere("/jobs/" + id + "/kit");
         }
         int[] wipes = amounts.wipes(plan.get());
         byte[] pdf = sheets.oneSide(
@@ -413,10 +402,7 @@ class KitController {
                 9.5,
                 8.2,
                 7);
-        return ResponseEntity.ok()
-                .contentType(MediaType.APPLICATION_PDF)
-                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"bag-" + id + ".pdf\"")
-                .body(pdf);
+        return Files.sheet("bag-" + id + ".pdf", pdf);
     }
 
     /** A need as it is exchanged. */

@@ -11,6 +11,7 @@ import app.kemdro.core.schedule.Confidence;
 import app.kemdro.core.schedule.Rest;
 import app.kemdro.core.schedule.Schedule;
 import app.kemdro.web.chair.Runs;
+import app.kemdro.web.file.Files;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
 import app.kemdro.web.plans.Plans;
@@ -18,7 +19,6 @@ import app.kemdro.web.plans.Words;
 import app.kemdro.web.print.Sheets;
 import app.kemdro.web.room.Json;
 import app.kemdro.web.room.Rooms;
-import java.net.URI;
 import java.time.Duration;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
@@ -28,9 +28,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -193,9 +190,7 @@ class OrderController {
         Job job = jobs.get(id);
         Optional<Plan> planned = plans.of(job).plan();
         if (planned.isEmpty()) {
-            return ResponseEntity.status(HttpStatus.SEE_OTHER)
-                    .location(URI.create("/jobs/" + id + "/order"))
-                    .build();
+            return Files.elsewhere("/jobs/" + id + "/order");
         }
         Plan plan = planned.get();
         byte[] pdf = sheets.oneSide(
@@ -215,10 +210,7 @@ class OrderController {
                 7.4,
                 6.6,
                 6);
-        return ResponseEntity.ok()
-                .contentType(MediaType.APPLICATION_PDF)
-                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"running-order-" + id + ".pdf\"")
-                .body(pdf);
+        return Files.sheet("running-order-" + id + ".pdf", pdf);
     }
 
     private List<Line> lines(Plan plan) {

@@ -1,8 +1,8 @@
 package app.kemdro.web.product;
 
 import app.kemdro.core.material.Materials;
+import app.kemdro.web.file.Tables;
 import java.io.IOException;
-import java.io.StringReader;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -10,9 +10,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
-import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
 
 /** Products as a CSV file, RFC 4180, UTF-8, with a header. A file is taken whole or not at all. */
@@ -28,14 +26,7 @@ final class ProductCsv {
     static Read read(String text, Materials materials) {
         List<String> wrong = new ArrayList<>();
         List<ProductValues> products = new ArrayList<>();
-        CSVFormat format = CSVFormat.RFC4180
-                .builder()
-                .setHeader()
-                .setSkipHeaderRecord(true)
-                .setIgnoreEmptyLines(true)
-                .get();
-        String plain = text.startsWith("\uFEFF") ? text.substring(1) : text;
-        try (CSVParser parser = CSVParser.parse(new StringReader(plain), format)) {
+        try (CSVParser parser = Tables.read(text)) {
             List<String> header = parser.getHeaderNames();
             checkHeader(header, wrong);
             Set<String> codes = new HashSet<>();
@@ -85,7 +76,7 @@ final class ProductCsv {
             return;
         }
         Map<String, String> cells = new LinkedHashMap<>();
-        header.forEach(c -> cells.put(c, plain(row.get(c))));
+        header.forEach(c -> cells.put(c, Tables.plain(row.get(c))));
         ProductReading.Read read = ProductReading.read(cells, materials);
         read.wrong()
                 .forEach((column, says) -> wrong.add(
@@ -102,31 +93,12 @@ final class ProductCsv {
 
     /** Writes products under the header, so that a spreadsheet takes no cell for a formula. */
     static String write(List<ProductValues> products) {
-        StringBuilder text = new StringBuilder();
-        CSVFormat format = CSVFormat.RFC4180
-                .builder()
-                .setHeader(ProductReading.COLUMNS.toArray(String[]::new))
-                .get();
-        try (CSVPrinter csv = new CSVPrinter(text, format)) {
-            for (ProductValues product : products) {
-                csv.printRecord(ProductReading.written(product).values().stream()
-                        .map(ProductCsv::harmless)
+        return Tables.write(
+                ProductReading.COLUMNS,
+                products.stream()
+                        .map(p -> ProductReading.written(p).values().stream()
+                                .map(Tables::harmless)
+                                .toList())
                         .toList());
-            }
-        } catch (IOException impossible) {
-            throw new IllegalStateException("Text cannot fail to be written", impossible);
-        }
-        return text.toString();
-    }
-
-    private static String harmless(String cell) {
-        return !cell.isEmpty() && "=+-@\t\r".indexOf(cell.charAt(0)) >= 0 ? "'" + cell : cell;
-    }
-
-    /** Takes the mark off again that {@link #harmless} put before a cell. */
-    private static String plain(String cell) {
-        return cell.length() > 1 && cell.charAt(0) == '\'' && "=+-@\t\r".indexOf(cell.charAt(1)) >= 0
-                ? cell.substring(1)
-                : cell;
     }
 }

@@ -9,13 +9,13 @@ import app.kemdro.core.strike.Removal;
 import app.kemdro.core.strike.Removal.Sort;
 import app.kemdro.core.strike.Removal.Step;
 import app.kemdro.core.strike.Strike;
+import app.kemdro.web.file.Files;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
 import app.kemdro.web.plans.Plans;
 import app.kemdro.web.plans.Words;
 import app.kemdro.web.print.Sheets;
 import app.kemdro.web.room.Rooms;
-import java.net.URI;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -26,9 +26,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -175,9 +172,7 @@ class StrikeController {
         Job job = jobs.get(id);
         Optional<Plan> plan = plans.of(job).plan();
         if (plan.isEmpty()) {
-            return ResponseEntity.status(HttpStatus.SEE_OTHER)
-                    .location(URI.create("/jobs/" + id + "/strike"))
-                    .build();
+            return Files.elsewhere("/jobs/" + id + "/strike");
         }
         Removal removal = strike.of(plan.get());
         byte[] pdf = sheets.oneSide(
@@ -193,9 +188,6 @@ class StrikeController {
                 8.2,
                 7,
                 6);
-        return ResponseEntity.ok()
-                .contentType(MediaType.APPLICATION_PDF)
-                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"strike-" + id + ".pdf\"")
-                .body(pdf);
+        return Files.sheet("strike-" + id + ".pdf", pdf);
     }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
+import app.kemdro.web.AsLead;
 import app.kemdro.web.DemoTest;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -28,20 +29,11 @@ class ColourRoomTest {
     private MockMvcTester mvc;
 
     private String get(String path) throws Exception {
-        return mvc.get()
-                .uri(path)
-                .with(user("ines").roles("LEAD"))
-                .exchange()
-                .getResponse()
-                .getContentAsString(StandardCharsets.UTF_8);
+        return new AsLead(mvc).get(path);
     }
 
     private Map<String, Object> post(String path, String... parameters) {
-        var request = mvc.post().uri(path).with(csrf()).with(user("ines").roles("LEAD"));
-        for (int k = 0; k < parameters.length; k += 2) {
-            request.param(parameters[k], parameters[k + 1]);
-        }
-        return Map.copyOf(request.exchange().getMvcResult().getFlashMap());
+        return new AsLead(mvc).post(path, parameters);
     }
 
     private long id(String name) {

@@ -1,13 +1,13 @@
 package app.kemdro.web.kit;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
+import app.kemdro.web.AsLead;
 import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
 import app.kemdro.web.chair.Run;
@@ -50,12 +50,7 @@ class KitRoomTest {
     private MockMvcTester mvc;
 
     private String get(String path) throws Exception {
-        return mvc.get()
-                .uri(path)
-                .with(user("ines").roles("LEAD"))
-                .exchange()
-                .getResponse()
-                .getContentAsString();
+        return new AsLead(mvc).get(path);
     }
 
     private void change(String code, String column, String value) {
@@ -102,11 +97,7 @@ class KitRoomTest {
     }
 
     private Map<String, Object> post(String path, String... parameters) {
-        var request = mvc.post().uri(path).with(csrf()).with(user("ines").roles("LEAD"));
-        for (int k = 0; k < parameters.length; k += 2) {
-            request.param(parameters[k], parameters[k + 1]);
-        }
-        return Map.copyOf(request.exchange().getMvcResult().getFlashMap());
+        return new AsLead(mvc).post(path, parameters);
     }
 
     @Test

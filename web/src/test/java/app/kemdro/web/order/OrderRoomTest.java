@@ -7,6 +7,7 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.schedule.ScheduleCheck;
+import app.kemdro.web.AsLead;
 import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
 import app.kemdro.web.job.Job;
@@ -120,15 +121,9 @@ class OrderRoomTest {
                 .contains("Nothing was changed");
     }
 
-    private String bench(long id, String... parameters) throws Exception {
-        var request = mvc.post()
-                .uri("/jobs/" + id + "/bench")
-                .with(csrf())
-                .with(user("ines").roles("LEAD"));
-        for (int k = 0; k < parameters.length; k += 2) {
-            request.param(parameters[k], parameters[k + 1]);
-        }
-        return String.valueOf(request.exchange().getMvcResult().getFlashMap().get("change"));
+    private String bench(long id, String... parameters) {
+        return String.valueOf(
+                new AsLead(mvc).post("/jobs/" + id + "/bench", parameters).get("change"));
     }
 
     @Test

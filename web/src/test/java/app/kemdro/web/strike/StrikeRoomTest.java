@@ -1,9 +1,9 @@
 package app.kemdro.web.strike;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
 import app.kemdro.core.look.Look;
+import app.kemdro.web.AsLead;
 import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
 import app.kemdro.web.job.Job;
@@ -25,7 +25,7 @@ class StrikeRoomTest {
     private MockMvcTester mvc;
 
     private MockHttpServletResponse get(String path) {
-        return mvc.get().uri(path).with(user("ines").roles("LEAD")).exchange().getResponse();
+        return new AsLead(mvc).answer(path);
     }
 
     @Test
