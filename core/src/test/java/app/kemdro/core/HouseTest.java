@@ -42,6 +42,8 @@ class HouseTest {
             .definedBy("..core.sketch..")
             .layer("strike")
             .definedBy("..core.strike..")
+            .layer("safety")
+            .definedBy("..core.safety..")
             .layer("kit")
             .definedBy("..core.kit..")
             .whereLayer("datafile")
@@ -73,6 +75,9 @@ class HouseTest {
                     "datafile", "colour", "plan", "layer", "look", "method", "body", "material", "schedule")
             .whereLayer("strike")
             .mayOnlyAccessLayers("datafile", "plan", "layer", "look", "method", "body", "material", "schedule")
+            .whereLayer("safety")
+            .mayOnlyAccessLayers(
+                    "datafile", "strike", "plan", "layer", "look", "method", "body", "material", "schedule")
             .whereLayer("kit")
             .mayOnlyAccessLayers("datafile", "plan", "look", "method", "body", "material");
 

@@ -131,6 +131,7 @@ class JourneyIT {
             "/jobs/2/kit/mixes",
             "/jobs/2/colour?aim=%23a05c30&shadow=%238d8a92",
             "/jobs/2/strike",
+            "/jobs/2/safety",
             "/jobs/2/floor",
             "/jobs/1/chair/review",
             "/jobs/1/chair/off",

@@ -23,8 +23,7 @@ public final class Reactions {
         Set<Reaction> barring = new LinkedHashSet<>();
         for (StepTemplate step : technique.steps()) {
             Collection<String> on = step.zones().isEmpty() ? zones : step.zones();
-            Set<Place> places =
-                    on.stream().map(z -> trade.body().zone(z).place()).collect(Collectors.toSet());
+            Set<Place> places = places(on, trade);
             Stream.of(step.material(), step.sets())
                     .filter(Objects::nonNull)
                     .flatMap(m -> trade.materials().family(m).contains().stream())
@@ -33,6 +32,18 @@ public final class Reactions {
                     .filter(r -> r.bars(places))
                     .forEach(barring::add);
         }
+        // what is inside a piece touches skin as well
+        technique.make().bench().stream()
+                .flatMap(b -> Stream.ofNullable(b.material()))
+                .flatMap(m -> trade.materials().family(m).contains().stream())
+                .filter(reactsTo::contains)
+                .map(trade.materials()::reaction)
+                .filter(r -> r.bars(places(zones, trade)))
+                .forEach(barring::add);
         return List.copyOf(barring);
+    }
+
+    private static Set<Place> places(Collection<String> zones, Trade trade) {
+        return zones.stream().map(z -> trade.body().zone(z).place()).collect(Collectors.toSet());
     }
 }

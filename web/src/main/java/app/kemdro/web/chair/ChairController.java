@@ -19,6 +19,7 @@ import app.kemdro.web.plans.Plans;
 import app.kemdro.web.plans.Words;
 import app.kemdro.web.room.Json;
 import app.kemdro.web.room.Rooms;
+import app.kemdro.web.safety.Gate;
 import java.security.Principal;
 import java.time.Clock;
 import java.time.Duration;
@@ -60,6 +61,7 @@ class ChairController {
     private final Jobs jobs;
     private final Rooms rooms;
     private final Runs runs;
+    private final Gate gate;
     private final Plans plans;
     private final Announcer announcer;
     private final Swaps swaps;
@@ -78,7 +80,9 @@ class ChairController {
             Screens screens,
             Trade trade,
             Json json,
-            Clock clock) {
+            Clock clock,
+            Gate gate) {
+        this.gate = gate;
         this.jobs = jobs;
         this.rooms = rooms;
         this.runs = runs;
@@ -130,6 +134,12 @@ class ChairController {
 
     @PostMapping("/jobs/{id}/chair/begin")
     String begin(@PathVariable long id, Principal who, RedirectAttributes after) {
+        Job job = jobs.get(id);
+        List<String> closed = plans.of(job).plan().map(p -> gate.closed(job, p)).orElse(List.of());
+        if (!closed.isEmpty()) {
+            after.addFlashAttribute("refused", "Nobody begins yet. " + closed.get(0) + " See to it in Safety.");
+            return "redirect:/jobs/" + id + "/chair";
+        }
         try {
             runs.begin(id, who.getName());
         } catch (NotPossible refusal) {

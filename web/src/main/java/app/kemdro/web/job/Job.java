@@ -14,6 +14,7 @@ import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.BenchDays.Hours;
 import app.kemdro.core.plan.BenchWork;
+import app.kemdro.core.safety.Care;
 import jakarta.persistence.CollectionTable;
 import jakarta.persistence.Column;
 import jakarta.persistence.ElementCollection;
@@ -96,6 +97,17 @@ public class Job {
 
     @Lob
     private String lookBefore = "";
+
+    private int lensHours;
+    private boolean panics;
+    private boolean minor;
+    private boolean guardian;
+    private String brokenZones = "";
+
+    @ElementCollection(fetch = FetchType.EAGER)
+    @CollectionTable(name = "patch_test", joinColumns = @JoinColumn(name = "job_id"))
+    @OrderColumn(name = "position")
+    private List<PatchTestRow> patchTests = new ArrayList<>();
 
     private String skin = "fair";
     private LocalTime benchFrom = Hours.USUAL.from();
@@ -203,6 +215,26 @@ public class Job {
                 selfApplied,
                 new Purpose(seen, lastsHours, split(mustVanish), moneyShort, benchDays),
                 new Breaks(breakEvery, breakMinutes, mealMinutes));
+    }
+
+    /** What is known of the performer beside their reactions. */
+    public Care care() {
+        return new Care(
+                lensHours,
+                panics,
+                minor,
+                guardian,
+                split(brokenZones),
+                patchTests.stream().map(PatchTestRow::test).toList());
+    }
+
+    public void careFor(Care care) {
+        lensHours = care.lensHours();
+        panics = care.panics();
+        minor = care.minor();
+        guardian = care.guardian();
+        brokenZones = join(care.broken().stream().sorted().toList());
+        patchTests = care.tests().stream().map(PatchTestRow::of).collect(Collectors.toCollection(ArrayList::new));
     }
 
     /** The skin that colours are laid on, an id of colours.yaml. */

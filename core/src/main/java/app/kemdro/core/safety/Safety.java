@@ -1,0 +1,247 @@
+package app.kemdro.core.safety;
+
+import app.kemdro.core.body.Body;
+import app.kemdro.core.datafile.DataNode;
+import app.kemdro.core.look.Look;
+import app.kemdro.core.material.Material;
+import app.kemdro.core.method.Trade;
+import app.kemdro.core.plan.Costs;
+import app.kemdro.core.plan.Plan;
+import app.kemdro.core.plan.PlannedStep;
+import app.kemdro.core.safety.Care.PatchTest;
+import app.kemdro.core.safety.Care.Result;
+import app.kemdro.core.safety.Finding.Kind;
+import app.kemdro.core.strike.Removal;
+import java.time.Duration;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/** Reads a plan and what is known of its performer for what must be seen to. The rules are trade/safety.yaml. */
+public final class Safety {
+    private static final Set<String> FORMS = Set.of("piece", "cap", "build");
+
+    private final Trade trade;
+    private final DataNode rules;
+    private final Set<String> tested;
+    private final int hours;
+    private final int better;
+
+    /** Reads with this trade. */
+    public Safety(Trade trade) {
+        this.trade = trade;
+        this.rules = DataNode.resource("/trade/safety.yaml");
+        rules.onlyKeys(Set.of("patch-test", "lens-hours", "heavy", "airways", "said"));
+        DataNode test = rules.get("patch-test");
+        this.tested = Set.copyOf(test.words("kinds"));
+        this.hours = (int) test.get("hours").number(1, 240);
+        this.better = (int) test.get("better").number(1, 240);
+    }
+
+    /** Everything that is to be seen to, what blocks first. */
+    public List<Finding> of(Plan plan, Look look, Removal removal, Care care) {
+        List<Finding> all = new ArrayList<>();
+        Map<String, Material> used = used(plan, removal);
+        tests(used.values(), plan, care, all);
+        skin(plan, care, all);
+        airways(plan, care, all);
+        lenses(plan, care, all);
+        weight(plan, look, all);
+        if (care.minor() && !care.guardian()) {
+            all.add(block(
+                    "minor",
+                    "The performer is not of age, and no guardian has agreed.",
+                    "A guardian is there and agrees; local working hours of minors apply.",
+                    false));
+        }
+        removal.unknown()
+                .forEach(u -> all.add(block(
+                        "removal " + u,
+                        "Nothing known takes this off where it lies: " + u + ".",
+                        "Read its label before it goes on, or choose another way in Look.",
+                        true)));
+        said(used.values(), all);
+        all.sort(Comparator.comparing(Finding::kind));
+        return List.copyOf(all);
+    }
+
+    private static Finding block(String key, String what, String remedy, boolean mayBeLifted) {
+        return new Finding(key, Kind.BLOCKS, what, remedy, mayBeLifted);
+    }
+
+    private static Finding warn(String key, String what, String remedy) {
+        return new Finding(key, Kind.WARNS, what, remedy, false);
+    }
+
+    /** Materials that come near the performer: laid, set, inside what is made for them, and what takes it off. */
+    private Map<String, Material> used(Plan plan, Removal removal) {
+        Map<String, Material> used = new LinkedHashMap<>();
+        for (PlannedStep step : plan.steps()) {
+            Stream.of(step.material(), step.form()).flatMap(Optional::stream).forEach(m -> used.put(m.id(), m));
+            step.technique().make().bench().stream()
+                    .flatMap(b -> Stream.ofNullable(b.material()))
+                    .map(trade.materials()::family)
+                    .filter(m -> !m.places().isEmpty())
+                    .forEach(m -> used.put(m.id(), m));
+        }
+        removal.steps().stream().flatMap(s -> s.remover().stream()).forEach(m -> used.put(m.id(), m));
+        return used;
+    }
+
+    private void tests(Collection<Material> used, Plan plan, Care care, List<Finding> all) {
+        for (Material material : used) {
+            if (!tested.contains(material.kind()) || material.pricePer100g() == 0) {
+                continue;
+            }
+            List<PatchTest> tests = care.tests().stream()
+                    .filter(t -> t.family().equals(material.id()))
+                    .toList();
+            String name = material.name();
+            String key = "patch " + material.id();
+            Optional<PatchTest> reacted =
+                    tests.stream().filter(t -> t.result() == Result.REACTED).findFirst();
+            Optional<PatchTest> clear =
+                    tests.stream().filter(t -> t.result() == Result.CLEAR).findFirst();
+            LocalDateTime latest = plan.chairIn().minusHours(hours);
+            if (reacted.isPresent()) {
+                all.add(block(
+                        key,
+                        "Skin reacted to the patch test of " + name + ".",
+                        "Choose another family: Kit, do without.",
+                        false));
+            } else if (clear.isEmpty() && tests.stream().anyMatch(t -> !t.put().isAfter(latest))) {
+                all.add(warn(
+                        key,
+                        "The patch test of " + name + " has not been read yet.",
+                        "Look at it after " + hours + " and " + better + " hours and write down what you see."));
+            } else if (clear.isEmpty() && tests.isEmpty()) {
+                all.add(warn(
+                        key,
+                        "No patch test of " + name + ".",
+                        "Put one on by " + moment(latest) + ", better a day sooner."));
+            } else if (clear.isEmpty() || clear.get().put().isAfter(latest)) {
+                all.add(warn(
+                        key,
+                        "The patch test of " + name + " is too fresh: less than " + hours + " hours before the chair.",
+                        "Skin may still react; look again before it goes on, or move the chair."));
+            }
+        }
+    }
+
+    private static String moment(LocalDateTime at) {
+        return "%td %<tB, %<tR".formatted(at);
+    }
+
+    private void skin(Plan plan, Care care, List<Finding> all) {
+        Body body = trade.body();
+        Set<String> worked =
+                plan.steps().stream().flatMap(s -> s.zones().stream()).collect(Collectors.toSet());
+        List<String> both =
+                body.sorted(care.broken().stream().filter(worked::contains).collect(Collectors.toSet()));
+        if (!both.isEmpty()) {
+            all.add(block(
+                    "broken",
+                    "Skin is broken, burnt, infected or irritated where work is planned: " + body.say(both) + ".",
+                    "It is not worked on. Take it out of the look, or wait until it has healed.",
+                    false));
+        }
+    }
+
+    private void airways(Plan plan, Care care, List<Finding> all) {
+        boolean nose = covered(plan, rules.get("airways").words("nose"));
+        boolean mouth = covered(plan, rules.get("airways").words("mouth"));
+        if (nose && mouth) {
+            all.add(block(
+                    "airways",
+                    "Forms lie at nose and mouth both.",
+                    "Nostrils and mouth stay free. A lead looks at the pieces and says so, with the reason.",
+                    true));
+        } else if (nose) {
+            all.add(warn(
+                    "sip", "A form lies at the nose: swallowing can stop breathing.", "Test a sip before going on."));
+        }
+        boolean face = plan.stacks().entrySet().stream()
+                        .filter(e -> trade.body().zone(e.getKey()).region().equals("face"))
+                        .filter(e -> e.getValue().layers().stream()
+                                .anyMatch(l -> FORMS.contains(l.material().kind())))
+                        .count()
+                >= 3;
+        if (care.panics() && face) {
+            all.add(warn(
+                    "panic",
+                    "Being covered is a matter for this performer, and much of the face is.",
+                    "Talk it through beforehand, agree on a signal, plan pauses, know the fast way off."));
+        }
+    }
+
+    private static boolean covered(Plan plan, List<String> zones) {
+        return zones.stream()
+                .map(plan.stacks()::get)
+                .filter(s -> s != null)
+                .anyMatch(s -> s.layers().stream()
+                        .anyMatch(l -> FORMS.contains(l.material().kind())));
+    }
+
+    private void lenses(Plan plan, Care care, List<Finding> all) {
+        plan.steps().stream()
+                .filter(s -> s.technique().slot().equals("lens")
+                        || s.technique().slot().equals("lens-late"))
+                .findFirst()
+                .ifPresent(s -> {
+                    int limit = care.lensHours() > 0
+                            ? care.lensHours()
+                            : (int) rules.get("lens-hours").number(1, 24);
+                    LocalDateTime in = plan.clock(plan.schedule().of(s.id()).start());
+                    LocalDateTime out =
+                            plan.brief().call().plusHours(plan.brief().purpose().lastsHours());
+                    long worn = Duration.between(in, out).toMinutes();
+                    if (care.lensHours() == 0) {
+                        all.add(warn(
+                                "lens fitted",
+                                "Nobody has said for how long these lenses were fitted.",
+                                "Ask whoever fitted them and write it down; own pair, prescribed."));
+                    }
+                    if (worn > limit * 60L) {
+                        all.add(warn(
+                                "lens hours",
+                                "Lenses would be worn for %.1f hours; %d is the most.".formatted(worn / 60.0, limit),
+                                "Put them in later, take them out between, or shorten the day."));
+                    }
+                });
+    }
+
+    private void weight(Plan plan, Look look, List<Finding> all) {
+        double grams = look.entries().stream()
+                .filter(e -> trade.has(e.techniqueId()))
+                .mapToDouble(e -> Costs.carried(e, plan.brief().performer(), trade))
+                .sum();
+        DataNode heavy = rules.get("heavy");
+        int lasts = plan.brief().purpose().lastsHours();
+        if (grams >= heavy.get("grams").number(1, 10_000)
+                && lasts > heavy.get("hours").number(1, 24)) {
+            all.add(warn(
+                    "heavy",
+                    "About %.0f g are carried for %d hours.".formatted(grams, lasts),
+                    "Plan water, cooling and pauses; support the weight by the cap."));
+        }
+    }
+
+    private void said(Collection<Material> used, List<Finding> all) {
+        Set<String> kinds = used.stream().map(Material::kind).collect(Collectors.toSet());
+        for (DataNode node : rules.get("said").items()) {
+            node.onlyKeys(Set.of("kinds", "say"));
+            if (node.words("kinds").stream().anyMatch(kinds::contains)) {
+                String say = node.get("say").text();
+                all.add(new Finding("said " + say.hashCode(), Kind.SAID, say, "", false));
+            }
+        }
+    }
+}

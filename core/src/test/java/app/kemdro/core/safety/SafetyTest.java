@@ -1,0 +1,151 @@
+package app.kemdro.core.safety;
+
+import static app.kemdro.core.plan.Samples.PLANNER;
+import static app.kemdro.core.plan.Samples.TRADE;
+import static app.kemdro.core.plan.Samples.brief;
+import static app.kemdro.core.plan.Samples.entry;
+import static app.kemdro.core.plan.Samples.lead;
+import static app.kemdro.core.plan.Samples.look;
+import static app.kemdro.core.plan.Samples.planned;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.kemdro.core.look.Brief;
+import app.kemdro.core.look.Look;
+import app.kemdro.core.material.Material;
+import app.kemdro.core.plan.CharactersTest;
+import app.kemdro.core.plan.Plan;
+import app.kemdro.core.plan.Planning;
+import app.kemdro.core.safety.Care.PatchTest;
+import app.kemdro.core.safety.Care.Result;
+import app.kemdro.core.safety.Finding.Kind;
+import app.kemdro.core.schedule.Planner;
+import app.kemdro.core.strike.Strike;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class SafetyTest {
+    private static final Safety SAFETY = new Safety(TRADE);
+    private static final Strike STRIKE = new Strike(TRADE, 0.02, Planner.trying(20));
+    private static final Look PIECE = look(entry("foam-piece", "cheek-left"));
+
+    private static List<Finding> findings(Look look, Care care) {
+        Plan plan = planned(look, brief(lead("Ines")));
+        return SAFETY.of(plan, look, STRIKE.of(plan), care);
+    }
+
+    private static Finding finding(List<Finding> all, String key) {
+        return all.stream().filter(f -> f.key().equals(key)).findFirst().orElseThrow(() -> new AssertionError(all));
+    }
+
+    private static Care tested(int hoursBefore, Result result) {
+        Plan plan = planned(PIECE, brief(lead("Ines")));
+        return new Care(
+                0,
+                false,
+                false,
+                false,
+                Set.of(),
+                List.of(new PatchTest("acrylic-adhesive", plan.chairIn().minusHours(hoursBefore), result)));
+    }
+
+    @Test
+    void aPatchTestIsMissingTooFreshUnreadClearOrStopsTheWork() {
+        String key = "patch acrylic-adhesive";
+        assertThat(finding(findings(PIECE, Care.UNKNOWN), key).what()).startsWith("No patch test");
+        assertThat(finding(findings(PIECE, tested(3, Result.OPEN)), key).what()).contains("too fresh");
+        assertThat(finding(findings(PIECE, tested(30, Result.OPEN)), key).what())
+                .contains("not been read");
+        assertThat(findings(PIECE, tested(30, Result.CLEAR)))
+                .noneMatch(f -> f.key().equals(key));
+        Finding reacted = finding(findings(PIECE, tested(30, Result.REACTED)), key);
+        assertThat(reacted.kind()).isEqualTo(Kind.BLOCKS);
+        assertThat(reacted.mayBeLifted()).isFalse();
+    }
+
+    @Test
+    void removersAreTestedToo() {
+        assertThat(findings(PIECE, Care.UNKNOWN)).anyMatch(f -> f.key().equals("patch adhesive-remover"));
+    }
+
+    @Test
+    void brokenSkinIsNotWorkedOn() {
+        Care broken = new Care(0, false, false, false, Set.of("cheek-left", "throat"), List.of());
+        Finding finding = finding(findings(PIECE, broken), "broken");
+        assertThat(finding.kind()).isEqualTo(Kind.BLOCKS);
+        assertThat(finding.what()).contains("left cheek").doesNotContain("throat");
+    }
+
+    @Test
+    void formsAtNoseAndMouthBlockUntilALeadHasLooked() {
+        Look both = look(entry("foam-piece", "nose"), entry("foam-piece", "upper-lip"));
+        Finding airways = finding(findings(both, Care.UNKNOWN), "airways");
+        assertThat(airways.kind()).isEqualTo(Kind.BLOCKS);
+        assertThat(airways.mayBeLifted()).isTrue();
+        assertThat(finding(findings(look(entry("foam-piece", "nose")), Care.UNKNOWN), "sip")
+                        .remedy())
+                .contains("sip");
+    }
+
+    @Test
+    void aMinorNeedsAGuardian() {
+        Care alone = new Care(0, false, true, false, Set.of(), List.of());
+        assertThat(finding(findings(PIECE, alone), "minor").mayBeLifted()).isFalse();
+        Care with = new Care(0, false, true, true, Set.of(), List.of());
+        assertThat(findings(PIECE, with)).noneMatch(f -> f.key().equals("minor"));
+    }
+
+    @Test
+    void lensesAreWornNoLongerThanTheyWereFittedFor() {
+        Look eyes = look(entry("lenses-first", "eye-left", "eye-right"));
+        assertThat(findings(eyes, Care.UNKNOWN)).anyMatch(f -> f.key().equals("lens fitted"));
+        Care fitted = new Care(4, false, false, false, Set.of(), List.of());
+        assertThat(finding(findings(eyes, fitted), "lens hours").what()).contains("4 is the most");
+        Care long1 = new Care(14, false, false, false, Set.of(), List.of());
+        assertThat(findings(eyes, long1)).noneMatch(f -> f.key().startsWith("lens"));
+    }
+
+    static Stream<CharactersTest.Character> characters() {
+        return CharactersTest.characters();
+    }
+
+    /** No plan that passes has a barred material in any layer, inside any piece, or among its removers. */
+    @ParameterizedTest
+    @MethodSource("characters")
+    void whatAPerformerReactsToIsNowhereInAPlanThatPasses(CharactersTest.Character character) {
+        Brief b = character.brief();
+        for (String reaction : List.of("latex", "acrylate", "resin-gum", "silicone-adhesive", "cyanoacrylate")) {
+            Brief.Performer p = b.performer();
+            Brief reacts = new Brief(
+                    b.call(),
+                    b.chairIn(),
+                    new Brief.Performer(
+                            p.name(), p.heightCm(), p.weightKg(), p.headCm(), Set.of(reaction), p.brows(), p.hair()),
+                    b.crew(),
+                    b.room(),
+                    b.costumeCovers(),
+                    b.costumeMinutes(),
+                    b.selfApplied(),
+                    b.purpose(),
+                    b.breaks());
+            if (PLANNER.plan(character.look(), reacts) instanceof Planning.Done done) {
+                List<Material> near = new ArrayList<>();
+                done.plan().steps().forEach(s -> {
+                    s.material().ifPresent(near::add);
+                    s.form().ifPresent(near::add);
+                    s.technique().make().bench().forEach(k -> {
+                        if (k.material() != null) {
+                            near.add(TRADE.materials().family(k.material()));
+                        }
+                    });
+                });
+                STRIKE.of(done.plan()).steps().forEach(s -> s.remover().ifPresent(near::add));
+                assertThat(near).as(reaction).noneMatch(m -> m.contains().contains(reaction));
+            }
+        }
+    }
+}

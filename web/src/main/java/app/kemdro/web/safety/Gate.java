@@ -1,0 +1,61 @@
+package app.kemdro.web.safety;
+
+import app.kemdro.core.kit.Waste;
+import app.kemdro.core.method.Trade;
+import app.kemdro.core.plan.Plan;
+import app.kemdro.core.safety.Finding;
+import app.kemdro.core.safety.Finding.Kind;
+import app.kemdro.core.safety.Safety;
+import app.kemdro.core.schedule.Planner;
+import app.kemdro.core.strike.Strike;
+import app.kemdro.web.job.Job;
+import java.time.Clock;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Says what stands between a job and the chair. */
+@Component
+public class Gate {
+    private static final int PLACEMENTS = 20;
+
+    private final SafetyLiftRepository lifts;
+    private final Safety safety;
+    private final Strike strike;
+    private final Clock clock;
+
+    Gate(SafetyLiftRepository lifts, Trade trade, Clock clock) {
+        this.lifts = lifts;
+        this.safety = new Safety(trade);
+        this.strike = new Strike(trade, Waste.standard(trade.body()).removerPerCm2(), Planner.trying(PLACEMENTS));
+        this.clock = clock;
+    }
+
+    /** Everything to be seen to on this job. */
+    List<Finding> findings(Job job, Plan plan) {
+        return safety.of(plan, job.look(), strike.of(plan), job.care());
+    }
+
+    /** Blocks that nobody has lifted: nobody begins before they are seen to. */
+    public List<String> closed(Job job, Plan plan) {
+        Map<String, String> lifted = lifted(job);
+        return findings(job, plan).stream()
+                .filter(f -> f.kind() == Kind.BLOCKS && !lifted.containsKey(f.key()))
+                .map(Finding::what)
+                .toList();
+    }
+
+    /** Lifted blocks by their key, with who lifted them and why. */
+    Map<String, String> lifted(Job job) {
+        return lifts.findByJobIdOrderById(job.id()).stream()
+                .collect(Collectors.toMap(SafetyLift::finding, SafetyLift::said, (a, b) -> b));
+    }
+
+    @Transactional
+    void lift(Job job, Finding finding, String reason, String who) {
+        lifts.save(new SafetyLift(job.id(), finding.key(), reason, who, LocalDateTime.now(clock)));
+    }
+}

@@ -1,0 +1,254 @@
+package app.kemdro.web.safety;
+
+import app.kemdro.core.material.Material;
+import app.kemdro.core.method.Trade;
+import app.kemdro.core.plan.Plan;
+import app.kemdro.core.safety.Care;
+import app.kemdro.core.safety.Care.PatchTest;
+import app.kemdro.core.safety.Care.Result;
+import app.kemdro.core.safety.Finding;
+import app.kemdro.core.safety.Finding.Kind;
+import app.kemdro.web.file.Files;
+import app.kemdro.web.job.Job;
+import app.kemdro.web.job.Jobs;
+import app.kemdro.web.plans.Plans;
+import app.kemdro.web.plans.Words;
+import app.kemdro.web.print.Sheets;
+import app.kemdro.web.room.Rooms;
+import java.security.Principal;
+import java.time.LocalDateTime;
+import java.time.format.DateTimeParseException;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** What must be seen to before the chair, and what is known of the performer. */
+@Controller
+class SafetyController {
+    private static final int MOST_TESTS = 60;
+    private static final Set<String> TESTED = Set.of("adhesive", "latex", "paint", "remover", "build");
+
+    private final Jobs jobs;
+    private final Plans plans;
+    private final Rooms rooms;
+    private final Gate gate;
+    private final Sheets sheets;
+    private final Trade trade;
+
+    SafetyController(Jobs jobs, Plans plans, Rooms rooms, Gate gate, Sheets sheets, Trade trade) {
+        this.jobs = jobs;
+        this.plans = plans;
+        this.rooms = rooms;
+        this.gate = gate;
+        this.sheets = sheets;
+        this.trade = trade;
+    }
+
+    /** A finding as it is shown. */
+    record Line(String key, String what, String remedy, boolean mayBeLifted, String lifted) {}
+
+    /** A patch test as it is shown. */
+    record Test(int number, String name, String put, String result) {}
+
+    /** Something to choose. */
+    record Choice(String id, String name, boolean chosen) {}
+
+    @GetMapping("/jobs/{id}/safety")
+    String safety(@PathVariable long id, Model model) {
+        Job job = jobs.get(id);
+        rooms.open(model, job, "safety").ifPresent(plan -> {
+            List<Finding> all = gate.findings(job, plan);
+            Map<String, String> lifted = gate.lifted(job);
+            model.addAttribute("blocks", lines(all, Kind.BLOCKS, lifted));
+            model.addAttribute("warns", lines(all, Kind.WARNS, lifted));
+            model.addAttribute("said", lines(all, Kind.SAID, lifted));
+            model.addAttribute("closed", gate.closed(job, plan).size());
+        });
+        Care care = job.care();
+        model.addAttribute("care", care);
+        model.addAttribute("reactions", reactions(job));
+        model.addAttribute("tests", tests(care));
+        model.addAttribute("families", families());
+        model.addAttribute("results", Result.values());
+        model.addAttribute(
+                "zones",
+                trade.body().zones().stream()
+                        .filter(z -> z.isSkin())
+                        .map(z -> new Choice(z.id(), z.name(), care.broken().contains(z.id())))
+                        .toList());
+        return "safety/safety";
+    }
+
+    private static List<Line> lines(List<Finding> all, Kind kind, Map<String, String> lifted) {
+        return all.stream()
+                .filter(f -> f.kind() == kind)
+                .map(f -> new Line(f.key(), f.what(), f.remedy(), f.mayBeLifted(), lifted.getOrDefault(f.key(), "")))
+                .toList();
+    }
+
+    private List<String> reactions(Job job) {
+        return trade.materials().reactions().stream()
+                .filter(r -> job.brief().performer().reactsTo().contains(r.id()))
+                .map(r -> r.name() + ": " + r.caution())
+                .toList();
+    }
+
+    private List<Test> tests(Care care) {
+        List<Test> tests = new ArrayList<>();
+        for (PatchTest test : care.tests()) {
+            tests.add(new Test(
+                    tests.size(),
+                    trade.materials().has(test.family())
+                            ? trade.materials().family(test.family()).name()
+                            : test.family(),
+                    Words.day(test.put()) + ", " + Words.hour(test.put()),
+                    switch (test.result()) {
+                        case OPEN -> "not read yet";
+                        case CLEAR -> "clear";
+                        case REACTED -> "skin reacted";
+                    }));
+        }
+        return tests;
+    }
+
+    private List<Material> families() {
+        return trade.materials().all().stream()
+                .filter(m -> TESTED.contains(m.kind()))
+                .sorted(Comparator.comparing(Material::name))
+                .toList();
+    }
+
+    @PostMapping("/jobs/{id}/safety")
+    String care(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "0") int lensHours,
+            @RequestParam(defaultValue = "false") boolean panics,
+            @RequestParam(defaultValue = "false") boolean minor,
+            @RequestParam(defaultValue = "false") boolean guardian,
+            @RequestParam(defaultValue = "") Set<String> broken,
+            RedirectAttributes after) {
+        if (lensHours < 0 || lensHours > 24) {
+            return say(id, "Lenses are fitted for 1 to 24 hours; 0 where nobody said. Nothing was changed.", after);
+        }
+        Set<String> known = trade.body().zones().stream().map(z -> z.id()).collect(Collectors.toSet());
+        Set<String> zones = broken.stream().filter(known::contains).collect(Collectors.toSet());
+        jobs.change(
+                id,
+                j -> j.careFor(new Care(
+                        lensHours, panics, minor, guardian, zones, j.care().tests())));
+        return say(id, "It is kept.", after);
+    }
+
+    @PostMapping("/jobs/{id}/safety/tests")
+    String test(
+            @PathVariable long id,
+            @RequestParam String family,
+            @RequestParam String put,
+            @RequestParam Result result,
+            RedirectAttributes after) {
+        if (families().stream().noneMatch(m -> m.id().equals(family))) {
+            return say(id, "'" + family + "' is nothing that is patch-tested. Nothing was changed.", after);
+        }
+        if (jobs.get(id).care().tests().size() >= MOST_TESTS) {
+            return say(id, "There are " + MOST_TESTS + " tests already. Take one out first.", after);
+        }
+        try {
+            PatchTest test = new PatchTest(family, LocalDateTime.parse(put.strip()), result);
+            change(id, tests -> {
+                tests.removeIf(t -> t.family().equals(family) && t.put().equals(test.put()));
+                tests.add(test);
+            });
+            return say(id, "The patch test is written down.", after);
+        } catch (DateTimeParseException e) {
+            return say(id, "'" + put + "' is no day and hour; write 2026-11-25T18:00. Nothing was changed.", after);
+        }
+    }
+
+    @PostMapping("/jobs/{id}/safety/tests/{number}/remove")
+    String remove(@PathVariable long id, @PathVariable int number, RedirectAttributes after) {
+        change(id, tests -> {
+            if (number >= 0 && number < tests.size()) {
+                tests.remove(number);
+            }
+        });
+        return say(id, "The patch test is taken out.", after);
+    }
+
+    private void change(long id, java.util.function.Consumer<List<PatchTest>> change) {
+        jobs.change(id, j -> {
+            Care care = j.care();
+            List<PatchTest> tests = new ArrayList<>(care.tests());
+            change.accept(tests);
+            j.careFor(new Care(care.lensHours(), care.panics(), care.minor(), care.guardian(), care.broken(), tests));
+        });
+    }
+
+    @PostMapping("/jobs/{id}/safety/lift")
+    String lift(
+            @PathVariable long id,
+            @RequestParam String key,
+            @RequestParam(defaultValue = "") String reason,
+            Principal who,
+            RedirectAttributes after) {
+        Job job = jobs.get(id);
+        String why = reason.strip();
+        if (why.length() < 8 || why.length() > 400) {
+            return say(id, "Write down why, in 8 to 400 letters. Nothing was lifted.", after);
+        }
+        Optional<Finding> finding = plans.of(job).plan().stream()
+                .flatMap(p -> gate.findings(job, p).stream())
+                .filter(f -> f.key().equals(key) && f.mayBeLifted())
+                .findFirst();
+        if (finding.isEmpty()) {
+            return say(id, "That cannot be lifted by anybody. Nothing was changed.", after);
+        }
+        gate.lift(job, finding.get(), why, who.getName());
+        return say(id, "It is lifted, with your reason.", after);
+    }
+
+    private static String say(long id, String said, RedirectAttributes after) {
+        after.addFlashAttribute(Rooms.CHANGE, said);
+        return "redirect:/jobs/" + id + "/safety";
+    }
+
+    /** The sheet that is gone through together and signed. */
+    @GetMapping("/jobs/{id}/safety.pdf")
+    ResponseEntity<byte[]> sheet(@PathVariable long id) {
+        Job job = jobs.get(id);
+        Optional<Plan> plan = plans.of(job).plan();
+        if (plan.isEmpty()) {
+            return Files.elsewhere("/jobs/" + id + "/safety");
+        }
+        List<Finding> all = gate.findings(job, plan.get());
+        Map<String, String> lifted = gate.lifted(job);
+        byte[] pdf = sheets.oneSide(
+                "safety/sheet",
+                Map.of(
+                        "title", job.title(),
+                        "performer", job.brief().performer().name(),
+                        "day", Words.day(plan.get().brief().call()),
+                        "reactions", reactions(job),
+                        "tests", tests(job.care()),
+                        "blocks", lines(all, Kind.BLOCKS, lifted),
+                        "warns", lines(all, Kind.WARNS, lifted),
+                        "said", lines(all, Kind.SAID, lifted)),
+                11,
+                9.5,
+                8.2,
+                7,
+                6);
+        return Files.sheet("safety-" + id + ".pdf", pdf);
+    }
+}

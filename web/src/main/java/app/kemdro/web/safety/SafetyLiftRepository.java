@@ -1,0 +1,8 @@
+package app.kemdro.web.safety;
+
+import java.util.List;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface SafetyLiftRepository extends JpaRepository<SafetyLift, Long> {
+    List<SafetyLift> findByJobIdOrderById(long jobId);
+}
