@@ -46,11 +46,11 @@ public final class Safety {
         this.better = (int) test.get("better").number(1, 240);
     }
 
-    /** Everything that is to be seen to, what blocks first. */
-    public List<Finding> of(Plan plan, Look look, Removal removal, Care care) {
+    /** Everything that is to be seen to at this moment, what blocks first. */
+    public List<Finding> of(Plan plan, Look look, Removal removal, Care care, LocalDateTime now) {
         List<Finding> all = new ArrayList<>();
         Map<String, Material> used = used(plan, removal);
-        tests(used.values(), plan, care, all);
+        tests(used.values(), plan, care, now, all);
         skin(plan, care, all);
         airways(plan, care, all);
         lenses(plan, care, all);
@@ -96,7 +96,7 @@ public final class Safety {
         return used;
     }
 
-    private void tests(Collection<Material> used, Plan plan, Care care, List<Finding> all) {
+    private void tests(Collection<Material> used, Plan plan, Care care, LocalDateTime now, List<Finding> all) {
         for (Material material : used) {
             if (!tested.contains(material.kind()) || material.pricePer100g() == 0) {
                 continue;
@@ -126,7 +126,10 @@ public final class Safety {
                 all.add(warn(
                         key,
                         "No patch test of " + name + ".",
-                        "Put one on by " + moment(latest) + ", better a day sooner."));
+                        now.isAfter(latest)
+                                ? "It is too late for " + hours
+                                        + " hours before the chair: use what was tested before, or move the chair."
+                                : "Put one on by " + moment(latest) + ", better a day sooner."));
             } else if (clear.isEmpty() || clear.get().put().isAfter(latest)) {
                 all.add(warn(
                         key,

@@ -35,7 +35,7 @@ class SafetyTest {
 
     private static List<Finding> findings(Look look, Care care) {
         Plan plan = planned(look, brief(lead("Ines")));
-        return SAFETY.of(plan, look, STRIKE.of(plan), care);
+        return SAFETY.of(plan, look, STRIKE.of(plan), care, plan.chairIn().minusDays(3));
     }
 
     private static Finding finding(List<Finding> all, String key) {
@@ -65,6 +65,17 @@ class SafetyTest {
         Finding reacted = finding(findings(PIECE, tested(30, Result.REACTED)), key);
         assertThat(reacted.kind()).isEqualTo(Kind.BLOCKS);
         assertThat(reacted.mayBeLifted()).isFalse();
+    }
+
+    @Test
+    void whereItIsTooLateForATestThatIsSaid() {
+        Plan plan = planned(PIECE, brief(lead("Ines")));
+        List<Finding> late = SAFETY.of(
+                plan, PIECE, STRIKE.of(plan), Care.UNKNOWN, plan.chairIn().minusHours(2));
+        assertThat(finding(late, "patch acrylic-adhesive").remedy()).contains("too late");
+        assertThat(finding(findings(PIECE, Care.UNKNOWN), "patch acrylic-adhesive")
+                        .remedy())
+                .contains("Put one on by");
     }
 
     @Test

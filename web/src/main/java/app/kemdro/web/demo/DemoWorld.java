@@ -1,5 +1,8 @@
 package app.kemdro.web.demo;
 
+import app.kemdro.core.safety.Care;
+import app.kemdro.core.safety.Care.PatchTest;
+import app.kemdro.core.safety.Care.Result;
 import app.kemdro.web.account.DemoAccounts;
 import app.kemdro.web.chair.Runs;
 import app.kemdro.web.colour.KeptRecipes;
@@ -12,8 +15,11 @@ import app.kemdro.web.sample.ColdCasting;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.context.annotation.Profile;
 import org.springframework.stereotype.Component;
@@ -67,9 +73,29 @@ class DemoWorld implements SmartInitializingSingleton {
         LocalDateTime test = today.minusDays(2).atTime(9, 30);
         Job cameraTest = ColdCasting.founder("Orrin Vask, camera test", test);
         Rehearsed.store(runs, jobs.add(cameraTest), "ines");
-        paint(plans.add(ColdCasting.founder("Orrin Vask", today.plusDays(1).atTime(7, 45))));
+        Job founder =
+                plans.add(ColdCasting.founder("Orrin Vask", today.plusDays(1).atTime(7, 45)));
+        paint(founder);
+        test(founder, today);
         jobs.add(ColdCasting.apprentice(today.plusDays(2).atTime(8, 30)));
         jobs.add(ColdCasting.nightShift(today.plusDays(2).atTime(13, 30)));
+    }
+
+    /** What was tested on the performer's arm before the camera test, and what nobody has looked at yet. */
+    private void test(Job founder, LocalDate today) {
+        List<PatchTest> tests = new ArrayList<>();
+        for (String family : List.of(
+                "acrylic-adhesive",
+                "liquid-latex",
+                "castor-grease",
+                "cream",
+                "cream-stick",
+                "adhesive-remover",
+                "remover-oil")) {
+            tests.add(new PatchTest(family, today.minusDays(5).atTime(18, 0), Result.CLEAR));
+        }
+        tests.add(new PatchTest("water-paint", today.minusDays(1).atTime(18, 0), Result.OPEN));
+        jobs.change(founder.id(), j -> j.careFor(new Care(0, false, false, false, Set.of(), tests)));
     }
 
     /** The founder's colours, as they were mixed for the camera test. */

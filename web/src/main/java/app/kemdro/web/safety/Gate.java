@@ -36,7 +36,7 @@ public class Gate {
 
     /** Everything to be seen to on this job. */
     List<Finding> findings(Job job, Plan plan) {
-        return safety.of(plan, job.look(), strike.of(plan), job.care());
+        return safety.of(plan, job.look(), strike.of(plan), job.care(), LocalDateTime.now(clock));
     }
 
     /** Blocks that nobody has lifted: nobody begins before they are seen to. */

@@ -74,13 +74,21 @@ class SafetyController {
             model.addAttribute("blocks", lines(all, Kind.BLOCKS, lifted));
             model.addAttribute("warns", lines(all, Kind.WARNS, lifted));
             model.addAttribute("said", lines(all, Kind.SAID, lifted));
+            Set<String> open = all.stream().map(Finding::key).collect(Collectors.toSet());
+            model.addAttribute(
+                    "families",
+                    families().stream()
+                            .sorted(Comparator.comparing(m -> !open.contains("patch " + m.id())))
+                            .toList());
             model.addAttribute("closed", gate.closed(job, plan).size());
         });
         Care care = job.care();
         model.addAttribute("care", care);
         model.addAttribute("reactions", reactions(job));
         model.addAttribute("tests", tests(care));
-        model.addAttribute("families", families());
+        if (!model.containsAttribute("families")) {
+            model.addAttribute("families", families());
+        }
         model.addAttribute("results", Result.values());
         model.addAttribute(
                 "zones",
