@@ -6,6 +6,9 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * The mix of at most three paints nearest to a colour. Every pair is tried in ratios from 1 : 32 to 32 : 1, the best of them with every
@@ -106,7 +109,7 @@ public final class Recipes {
         return paints.stream().sorted().toList();
     }
 
-    private java.util.stream.Stream<Mix> withThird(Mix pair) {
+    private Stream<Mix> withThird(Mix pair) {
         List<Mix> found = new ArrayList<>();
         for (int r = 0; r < paints.size(); r++) {
             if (r != pair.paints()[0] && r != pair.paints()[1]) {
@@ -232,10 +235,9 @@ public final class Recipes {
                 bestParts = parts;
             }
         }
-        int[] parts = java.util.Objects.requireNonNull(bestParts);
+        int[] parts = Objects.requireNonNull(bestParts);
         double all = Arrays.stream(parts).sum();
-        Integer[] order =
-                java.util.stream.IntStream.range(0, parts.length).boxed().toArray(Integer[]::new);
+        Integer[] order = IntStream.range(0, parts.length).boxed().toArray(Integer[]::new);
         Arrays.sort(order, Comparator.comparingInt(p -> -parts[p]));
         double[] shares = Arrays.stream(parts).mapToDouble(p -> p / all).toArray();
         return new Recipe(

@@ -6,8 +6,8 @@ import app.kemdro.core.plan.Areas;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.web.job.Job;
+import app.kemdro.web.plans.Words;
 import java.util.List;
-import java.util.Locale;
 import org.springframework.stereotype.Component;
 
 /** The recipes of a job as mixing cards, with as much of each paint as its zones take. */
@@ -48,9 +48,10 @@ public class ColourCards {
                         .entry(recipe.entry())
                         .map(e -> trade.body().say(e.zones()))
                         .orElse(""),
-                grams == 0 ? "" : said(grams),
+                grams == 0 ? "" : Words.grams(grams),
                 recipe.parts().stream()
-                        .map(p -> new Line(p.paint(), p.parts(), grams == 0 ? "" : said(grams * p.parts() / all)))
+                        .map(p ->
+                                new Line(p.paint(), p.parts(), grams == 0 ? "" : Words.grams(grams * p.parts() / all)))
                         .toList());
     }
 
@@ -71,9 +72,5 @@ public class ColourCards {
                         * Areas.of(step.zones(), plan.brief().performer(), trade.body())
                         * step.thickness())
                 .orElse(0.0);
-    }
-
-    private static String said(double grams) {
-        return String.format(Locale.ROOT, "%.1f g", grams);
     }
 }

@@ -3,6 +3,7 @@ package app.kemdro.web.colour;
 import app.kemdro.core.colour.Lab;
 import app.kemdro.core.colour.Paint;
 import app.kemdro.core.colour.Reflectance;
+import app.kemdro.core.colour.Srgb;
 import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
@@ -31,8 +32,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 /** The paint table of a job, and its face as a sketch in predicted colours. */
 @Controller
 class ColourController {
-    private static final int ONE = 1;
-
     private final Jobs jobs;
     private final Rooms rooms;
     private final Swatches swatches;
@@ -59,8 +58,12 @@ class ColourController {
     /** A skin to choose. */
     record SkinChip(String id, String name, String hex, boolean on) {}
 
-    /** A mix kept with the job. */
-    record Kept(long id, String name, String said, String forWhat, String hex, String take) {}
+    /**
+     * A mix kept with the job.
+     *
+     * @param gone whether one of its paints is no longer in the house
+     */
+    record Kept(long id, String name, String said, String forWhat, String hex, String take, boolean gone) {}
 
     /** An entry of the look that is painted. */
     record Painted(String id, String name) {}
@@ -94,7 +97,7 @@ class ColourController {
         model.addAttribute("grounds", table.groundChips());
         model.addAttribute("parts", table.parts());
         model.addAttribute("skins", skins(job));
-        model.addAttribute("kept", kept(job, table, asked));
+        model.addAttribute("kept", kept(job, asked));
         model.addAttribute("painted", painted);
         model.addAttribute(
                 "below", painted.stream().filter(e -> below.containsKey(e.id())).toList());
@@ -135,10 +138,10 @@ class ColourController {
             shelf.computeIfAbsent(family, k -> new ArrayList<>())
                     .add(new Chip(
                             v.name(),
-                            app.kemdro.core.colour.Srgb.of(v.white()).hex(),
-                            app.kemdro.core.colour.Srgb.of(black).hex(),
+                            Srgb.of(v.white()).hex(),
+                            Srgb.of(black).hex(),
                             v.shimmers(),
-                            asked.adding(swatch.id(), ONE).query(),
+                            asked.adding(swatch.id(), 1).query(),
                             asked.mix().containsKey(swatch.id())));
         }
         return shelf;
@@ -154,21 +157,20 @@ class ColourController {
                 .toList();
     }
 
-    private List<Kept> kept(Job job, PaintTable table, Asked asked) {
+    private List<Kept> kept(Job job, Asked asked) {
         return recipes.of(job.id()).stream()
                 .map(r -> {
                     Map<Long, Integer> mix = new LinkedHashMap<>();
                     r.parts().forEach(p -> swatches.named(p.paint()).ifPresent(s -> mix.put(s.id(), p.parts())));
+                    Optional<Paint> paint = recipes.paint(r);
                     return new Kept(
                             r.id(),
                             r.name(),
                             r.said(),
                             job.look().entry(r.entry()).map(this::said).orElse(""),
-                            recipes.paint(r)
-                                    .map(Paint::masstone)
-                                    .map(PaintTable::hex)
-                                    .orElse("#ffffff"),
-                            asked.mixing(mix).query());
+                            paint.map(Paint::masstone).map(PaintTable::hex).orElse("#ffffff"),
+                            asked.mixing(mix).query(),
+                            paint.isEmpty());
                 })
                 .toList();
     }
@@ -217,7 +219,6 @@ class ColourController {
                                 s.layer(),
                                 s.claimed()))
                         .toList()));
-        String bare = PaintTable.hex(skin);
         model.addAttribute("figure", json.text(FigureModel.of(trade.body(), Set.of(), zone -> {
             List<Turn> own = turns.get(zone);
             String hex = own == null
@@ -226,7 +227,6 @@ class ColourController {
                     : own.get(own.size() - 1).hex();
             return new FigureModel.Tint(hex, "");
         })));
-        model.addAttribute("bare", bare);
         model.addAttribute("turns", json.text(turns));
         model.addAttribute("minutes", Math.max(1, plan.schedule().ready() / 60));
         model.addAttribute("readyAt", Words.hour(plan.ready()));

@@ -12,21 +12,17 @@ import app.kemdro.web.file.Files;
 import app.kemdro.web.file.Tables;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
+import app.kemdro.web.kit.Jars.Jar;
 import app.kemdro.web.plans.Plans;
 import app.kemdro.web.plans.Words;
 import app.kemdro.web.print.Sheets;
-import app.kemdro.web.product.Product;
-import app.kemdro.web.product.ProductValues;
 import app.kemdro.web.product.Products;
 import app.kemdro.web.room.Rooms;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
-import java.util.TreeSet;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -53,7 +49,6 @@ class KitController {
 
     private static final int MOST_DAYS = 60;
     private static final int ONE_DAY = 1;
-    private static final String ANYWHERE = "wherever it is sold";
 
     private final Jobs jobs;
     private final Plans plans;
@@ -62,6 +57,7 @@ class KitController {
     private final Trade trade;
     private final Amounts amounts;
     private final Waste waste;
+    private final Jars jars;
     private final UsedUp used;
     private final Runs runs;
     private final Sheets sheets;
@@ -87,26 +83,8 @@ class KitController {
         this.rooms = rooms;
         this.trade = trade;
         this.amounts = new Amounts(trade, waste);
+        this.jars = new Jars(trade, waste, products);
     }
-
-    /** A jar: what is in it, how much should be. */
-    record Jar(
-            String family,
-            String drawn,
-            String where,
-            String needed,
-            String packed,
-            String have,
-            String state,
-            String why,
-            String top,
-            boolean isShort,
-            boolean removes,
-            String familyId,
-            String note) {}
-
-    /** Something to buy. */
-    record Buy(String what, String amount, String euros) {}
 
     @GetMapping("/jobs/{id}/kit")
     String kit(
@@ -184,7 +162,7 @@ class KitController {
                 .map(g -> new Weight(
                         trade.technique(g.entry().techniqueId()).name() + ", "
                                 + trade.body().say(g.entry().zones()),
-                        grams(g.grams()),
+                        Words.grams(g.grams()),
                         String.format(
                                 Locale.ROOT,
                                 "%.2f of %.2f g/cm² on %s",
@@ -238,119 +216,18 @@ class KitController {
 
     private void fill(Model model, Plan plan, Job job, int days) {
         List<Stock> all = stock(plan, job, days);
-        List<Jar> jars = all.stream().map(this::jar).toList();
+        List<Jar> shelf = all.stream().map(jars::of).toList();
         int[] wipes = amounts.wipes(plan);
-        model.addAttribute("short", jars.stream().filter(Jar::isShort).toList());
-        model.addAttribute("enough", jars.stream().filter(j -> !j.isShort()).toList());
-        model.addAttribute("jars", jars);
-        model.addAttribute("shopping", shopping(all));
+        model.addAttribute("short", shelf.stream().filter(Jar::isShort).toList());
+        model.addAttribute("enough", shelf.stream().filter(j -> !j.isShort()).toList());
+        model.addAttribute("jars", shelf);
+        model.addAttribute("shopping", Jars.shopping(all));
         model.addAttribute(
                 "euros", Math.round(all.stream().mapToDouble(Stock::euros).sum()));
         model.addAttribute("wipes", wipes[0] + " to " + wipes[1]);
-        model.addAttribute("ruined", ruined(all));
+        model.addAttribute("ruined", Jars.ruined(all));
         model.addAttribute("small", SMALL);
         model.addAttribute("day", Words.day(plan.brief().call()));
-    }
-
-    private Jar jar(Stock s) {
-        Need n = s.need();
-        String state = "enough";
-        String why = "";
-        if (!s.barred().isEmpty()) {
-            state = "not for this performer";
-            why = "reacts to " + s.barred();
-        } else if (Stock.isFromTheTap(n)) {
-            state = "from the tap";
-        } else if (s.good().isEmpty() && !s.past().isEmpty()) {
-            state = "past its day";
-            why = s.past().get(0).name();
-        } else if (s.good().isEmpty()) {
-            state = "not in the house";
-        } else if (s.isShort()) {
-            state = "short";
-            why = s.good().get(0).name();
-        } else {
-            why = s.good().get(0).name();
-        }
-        return new Jar(
-                n.family().name(),
-                n.family().isLayer() ? n.family().drawn() : "film",
-                trade.body().say(n.zones()),
-                amount(n.isCounted() ? n.pieces() : n.grams(), n),
-                amount(s.wanted(), n),
-                amount(s.have(), n) + " in the house"
-                        + (s.isShort() || Stock.isFromTheTap(n) ? "" : ", leaves " + amount(s.have() - s.wanted(), n)),
-                state,
-                why,
-                String.format(Locale.ROOT, "%.1f", 38 - 20 * Math.min(1.0, s.full())),
-                s.isShort() || !s.barred().isEmpty(),
-                n.removes(),
-                n.family().id(),
-                note(s));
-    }
-
-    /** What is worth saying of it: what people underestimate, and how often what is worn again was worn. */
-    private String note(Stock s) {
-        String family = s.need().family().id();
-        Waste.Wear wear = waste.wears().get(family);
-        if (wear == null) {
-            return waste.underestimated().getOrDefault(family, "");
-        }
-        int worn = s.good().stream()
-                .flatMap(v -> products.find(v.code()).stream())
-                .mapToInt(Product::wears)
-                .max()
-                .orElse(0);
-        String count =
-                worn == 0 ? "" : "Worn " + worn + (worn == 1 ? " time" : " times") + " of about " + wear.times() + ". ";
-        return worn * 3 >= wear.times() ? count + wear.edge() : count.strip();
-    }
-
-    static String grams(double value) {
-        return value < 10 ? String.format(Locale.ROOT, "%.1f g", value) : Math.round(value) + " g";
-    }
-
-    private static String amount(double value, Need n) {
-        if (n.isCounted()) {
-            long pieces = Math.round(value);
-            return pieces + (pieces == 1 ? " piece" : " pieces");
-        }
-        return grams(value);
-    }
-
-    /** What is short, by who sells it. */
-    private static Map<String, List<Buy>> shopping(List<Stock> all) {
-        Map<String, List<Buy>> bySupplier = new TreeMap<>();
-        for (Stock s : all) {
-            if (!s.isShort()) {
-                continue;
-            }
-            Optional<ProductValues> product = s.toBuy();
-            bySupplier
-                    .computeIfAbsent(
-                            product.map(ProductValues::supplier)
-                                    .filter(x -> !x.isBlank())
-                                    .orElse(ANYWHERE),
-                            k -> new ArrayList<>())
-                    .add(product.map(v -> new Buy(
-                                    v.name(),
-                                    s.packs(v) + " × " + plain(v.packSize()) + " " + v.packUnit(),
-                                    "€ " + Math.round(s.packs(v) * v.price())))
-                            .orElseGet(() ->
-                                    new Buy(s.need().family().name(), amount(s.wanted() - s.have(), s.need()), "")));
-        }
-        return new LinkedHashMap<>(bySupplier);
-    }
-
-    private static String plain(double value) {
-        return value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value);
-    }
-
-    /** Tools that are thrown away afterwards. */
-    private static String ruined(List<Stock> all) {
-        TreeSet<String> ruined = new TreeSet<>();
-        all.forEach(s -> ruined.addAll(s.need().family().ruins()));
-        return String.join(", ", ruined);
     }
 
     @GetMapping("/jobs/{id}/kit.csv")
@@ -366,7 +243,7 @@ class KitController {
                     round(n.packed()),
                     n.pieces(),
                     round(s.have()),
-                    jar(s).state(),
+                    jars.of(s).state(),
                     String.join(" ", n.zones())));
         }
         return Files.kept(
@@ -394,7 +271,7 @@ class KitController {
                         "performer", job.brief().performer().name(),
                         "jars",
                                 stock(plan.get(), job, ONE_DAY).stream()
-                                        .map(this::jar)
+                                        .map(jars::of)
                                         .toList(),
                         "wipes", wipes[0] + " to " + wipes[1],
                         "small", SMALL),
@@ -428,7 +305,7 @@ class KitController {
                         s.need().packed(),
                         s.need().pieces(),
                         s.have(),
-                        jar(s).state(),
+                        jars.of(s).state(),
                         s.need().zones()))
                 .toList();
     }

@@ -9,6 +9,7 @@ import app.kemdro.web.colour.ColourCards;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
 import app.kemdro.web.plans.Plans;
+import app.kemdro.web.plans.Words;
 import app.kemdro.web.room.Rooms;
 import java.util.ArrayList;
 import java.util.List;
@@ -102,12 +103,12 @@ class MixController {
     private static Card card(Mix mix, double grams) {
         return new Card(
                 mix.name(),
-                KitController.grams(grams),
+                Words.grams(grams),
                 mix.of(grams).stream()
                         .map(m -> new Line(
                                 m.part().what(),
                                 plain(m.part().parts()),
-                                KitController.grams(m.grams()),
+                                Words.grams(m.grams()),
                                 mix.by() == Mix.By.WEIGHT ? "" : millilitres(m.millilitres())))
                         .toList(),
                 mix.potMinutes() == 0 ? "keeps" : "use within " + mix.potMinutes() + " min",

@@ -5,6 +5,7 @@ import app.kemdro.core.kit.Need;
 import app.kemdro.core.kit.Waste;
 import app.kemdro.core.method.Trade;
 import app.kemdro.web.chair.RunEnded;
+import app.kemdro.web.plans.Words;
 import app.kemdro.web.product.Product;
 import app.kemdro.web.product.ProductValues;
 import app.kemdro.web.product.Products;
@@ -73,7 +74,7 @@ class UsedUp {
         double used = need.isCounted() ? need.pieces() : need.grams();
         double packs = Math.min(v.packs(), used / contents);
         products.use(v.code(), packs);
-        String said = need.isCounted() ? need.pieces() + " pcs" : KitController.grams(used);
+        String said = need.isCounted() ? need.pieces() + " pcs" : Words.grams(used);
         uses.save(new StockUse(ended.run(), ended.job(), v.code(), v.name(), packs, said, false));
     }
 

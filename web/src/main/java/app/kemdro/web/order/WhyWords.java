@@ -6,6 +6,7 @@ import app.kemdro.core.schedule.Binding;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Task.Mode;
 import app.kemdro.web.plans.Words;
+import java.util.Objects;
 
 /** Why a step stands where it stands, and what hangs on it, in trade words. */
 final class WhyWords {
@@ -39,12 +40,12 @@ final class WhyWords {
 
     /** Whoever of those it takes was at the other step. */
     private String busy(Binding binding, Placed at) {
-        Placed other = plan.schedule().of(java.util.Objects.requireNonNull(binding.task()));
+        Placed other = plan.schedule().of(Objects.requireNonNull(binding.task()));
         return other.takes(at.worker()) ? String.valueOf(at.worker()) : String.valueOf(at.helper());
     }
 
     private String follows(Binding binding, Placed at, String clock) {
-        var lag = java.util.Objects.requireNonNull(binding.lag());
+        var lag = Objects.requireNonNull(binding.lag());
         Placed before = plan.schedule().of(lag.from());
         boolean waited = at.start() > before.end();
         String because = lag.because();

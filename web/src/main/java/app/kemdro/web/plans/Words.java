@@ -96,6 +96,11 @@ public final class Words {
         return placed.helper() == null ? placed.worker() : placed.worker() + " with " + placed.helper();
     }
 
+    /** "4.2 g" or "18 g". */
+    public static String grams(double grams) {
+        return grams < 10 ? String.format(Locale.ROOT, "%.1f g", grams) : Math.round(grams) + " g";
+    }
+
     /** "9 times of 10 by 07:50; chair-in 04:55 makes the call." */
     public static String nineOfTen(Plan plan, Confidence confidence) {
         int by = confidence.by(0.9);

@@ -24,6 +24,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -194,7 +195,7 @@ class SafetyController {
         return say(id, "The patch test is taken out.", after);
     }
 
-    private void change(long id, java.util.function.Consumer<List<PatchTest>> change) {
+    private void change(long id, Consumer<List<PatchTest>> change) {
         jobs.change(id, j -> {
             Care care = j.care();
             List<PatchTest> tests = new ArrayList<>(care.tests());

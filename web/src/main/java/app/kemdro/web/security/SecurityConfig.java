@@ -31,7 +31,7 @@ class SecurityConfig {
                                 .authenticated()
                                 .requestMatchers(HttpMethod.POST, "/house/schools")
                                 .hasAnyRole("LEAD", "HANDS")
-                                .requestMatchers("/accounts/**", "/jobs/new", "/import")
+                                .requestMatchers("/accounts/**", "/jobs/new", "/import", "/house/backup")
                                 .hasRole("LEAD")
                                 .requestMatchers(HttpMethod.GET, "/jobs/**", "/house/**")
                                 .hasAnyRole("LEAD", "HANDS")

@@ -110,7 +110,7 @@ class StrikeController {
                     step.where(),
                     step.grams() > 0
                             ? step.remover()
-                                    .map(r -> r.name() + ", " + grams(step.grams()))
+                                    .map(r -> r.name() + ", " + Words.grams(step.grams()))
                                     .orElse("")
                             : "",
                     step.soakSeconds() == 0 ? "" : "soaks " + Words.span(Math.round(step.soakSeconds() / 60.0)),
@@ -125,16 +125,12 @@ class StrikeController {
         return String.format(Locale.ROOT, "%d:%02d", second / 3600, second % 3600 / 60);
     }
 
-    private static String grams(double grams) {
-        return grams < 10 ? String.format(Locale.ROOT, "%.1f g", grams) : Math.round(grams) + " g";
-    }
-
     private static List<Remover> removers(Removal removal) {
         Map<String, Double> sums = new TreeMap<>();
         removal.steps().forEach(s -> s.remover().ifPresent(r -> sums.merge(r.name(), s.grams(), Double::sum)));
         return sums.entrySet().stream()
                 .filter(e -> e.getValue() > 0)
-                .map(e -> new Remover(e.getKey(), grams(e.getValue())))
+                .map(e -> new Remover(e.getKey(), Words.grams(e.getValue())))
                 .toList();
     }
 
