@@ -84,3 +84,6 @@ create table safety_lift (
     lifted_by varchar(60) not null,
     lifted_at timestamp not null
 );
+
+-- how many times as long these hands take as is usual for their skill, as their own runs have shown
+alter table job_hands add column factor double precision default 1 not null;

@@ -44,6 +44,8 @@ class HouseTest {
             .definedBy("..core.strike..")
             .layer("safety")
             .definedBy("..core.safety..")
+            .layer("learn")
+            .definedBy("..core.learn..")
             .layer("kit")
             .definedBy("..core.kit..")
             .whereLayer("datafile")
@@ -78,6 +80,8 @@ class HouseTest {
             .whereLayer("safety")
             .mayOnlyAccessLayers(
                     "datafile", "strike", "plan", "layer", "look", "method", "body", "material", "schedule")
+            .whereLayer("learn")
+            .mayNotAccessAnyLayer()
             .whereLayer("kit")
             .mayOnlyAccessLayers("datafile", "plan", "look", "method", "body", "material");
 

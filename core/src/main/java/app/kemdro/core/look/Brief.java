@@ -68,7 +68,8 @@ public record Brief(
                                 h.name(),
                                 h.skill(),
                                 h.from().plus(by),
-                                h.until().plus(by)))
+                                h.until().plus(by),
+                                h.factor()))
                         .toList(),
                 room,
                 costumeCovers,
@@ -194,8 +195,30 @@ public record Brief(
         LONG
     }
 
-    /** One pair of hands, and when it is there. */
-    public record Hands(String name, Skill skill, LocalDateTime from, LocalDateTime until) {}
+    /**
+     * One pair of hands, and when it is there.
+     *
+     * @param factor how many times as long it takes as is usual for its skill, as its own runs have shown, within {@link
+     *     #QUICKEST} and {@link #SLOWEST}; 1 where they were not asked, and where a plan kept from before says nothing (0)
+     */
+    public record Hands(String name, Skill skill, LocalDateTime from, LocalDateTime until, double factor) {
+        public static final double QUICKEST = 0.4;
+        public static final double SLOWEST = 2.5;
+
+        public Hands {
+            factor = factor == 0 ? 1 : Math.max(QUICKEST, Math.min(SLOWEST, factor));
+        }
+
+        /** Hands that take as long as is usual for their skill. */
+        public Hands(String name, Skill skill, LocalDateTime from, LocalDateTime until) {
+            this(name, skill, from, until, 1);
+        }
+
+        /** Multiple of a trained artist's time. */
+        public double pace() {
+            return skill.pace() * factor;
+        }
+    }
 
     /** How much a pair of hands can be given, and its pace beside a trained artist's (judgement). */
     public enum Skill {

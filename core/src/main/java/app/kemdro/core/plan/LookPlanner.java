@@ -363,8 +363,7 @@ public final class LookPlanner {
     }
 
     private static Worker worker(Hands hands, int from, int until) {
-        return new Worker(
-                hands.name(), hands.skill() == Brief.Skill.LEAD, hands.skill().pace(), from, until);
+        return new Worker(hands.name(), hands.skill() == Brief.Skill.LEAD, hands.pace(), from, until);
     }
 
     private static Worker worker(Hands hands, LocalDateTime chairIn) {

@@ -314,7 +314,7 @@ public final class Strike {
                 tasks,
                 lags,
                 brief.crew().stream()
-                        .map(h -> new Worker(h.name(), true, h.skill().pace(), 0, FAR))
+                        .map(h -> new Worker(h.name(), true, h.pace(), 0, FAR))
                         .toList(),
                 0,
                 BreakRule.USUAL);

@@ -1,5 +1,7 @@
 package app.kemdro.web.book;
 
+import app.kemdro.core.learn.Pace;
+import app.kemdro.core.look.Brief.Hands;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
@@ -13,6 +15,7 @@ import app.kemdro.web.chair.Runs;
 import app.kemdro.web.chair.Runs.Standing;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
+import app.kemdro.web.plans.Plans;
 import app.kemdro.web.plans.Words;
 import app.kemdro.web.room.Rooms;
 import java.time.Duration;
@@ -25,17 +28,23 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The book: what was planned beside what really happened. */
 @Controller
 class BookController {
     private final Jobs jobs;
     private final Runs runs;
+    private final OwnPace paces;
+    private final Plans plans;
     private final Rooms rooms;
     private final Trade trade;
 
-    BookController(Jobs jobs, Runs runs, Rooms rooms, Trade trade) {
+    BookController(Jobs jobs, Runs runs, Rooms rooms, Trade trade, OwnPace paces, Plans plans) {
+        this.paces = paces;
+        this.plans = plans;
         this.trade = trade;
         this.jobs = jobs;
         this.runs = runs;
@@ -97,8 +106,42 @@ class BookController {
                         r -> all.stream().filter(x -> x.id() == r).findFirst())
                 .or(() -> all.stream().findFirst());
         model.addAttribute("runs", all);
+        model.addAttribute("paces", job.brief().crew().stream().map(this::pace).toList());
         shown.ifPresent(r -> fill(model, runs.standing(r)));
         return "book/book";
+    }
+
+    /**
+     * How quick somebody is.
+     *
+     * @param own whether their own pace is planned with
+     */
+    record OwnPaceLine(String name, String says, boolean learnt, boolean own) {}
+
+    private OwnPaceLine pace(Hands hands) {
+        Pace pace = paces.of(hands.name());
+        long held = Math.round(pace.runs() - Pace.LIBRARY.runs());
+        long percent = Math.round((pace.factor() - 1) * 100);
+        String says = held == 0
+                ? "no run yet, as the library"
+                : (percent == 0
+                                ? "as quick as the library"
+                                : Math.abs(percent) + " % " + (percent > 0 ? "slower" : "quicker")
+                                        + " than the library")
+                        + ", from " + held + (held == 1 ? " run" : " runs");
+        return new OwnPaceLine(hands.name(), says, held > 0, hands.factor() != 1);
+    }
+
+    /** Plans this job with somebody's own pace, or with the library's again. */
+    @PostMapping("/jobs/{id}/book/pace")
+    String pace(
+            @PathVariable long id, @RequestParam String hands, @RequestParam boolean own, RedirectAttributes after) {
+        runs.refuseWhileRunning(id);
+        double factor = own ? paces.of(hands).factor() : 1;
+        after.addFlashAttribute(
+                Rooms.CHANGE,
+                plans.change(jobs.get(id), j -> j.pace(hands, factor)).said());
+        return "redirect:/jobs/" + id + "/book";
     }
 
     private void fill(Model model, Standing s) {

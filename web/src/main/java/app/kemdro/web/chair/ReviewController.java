@@ -76,9 +76,8 @@ class ReviewController {
                 java.time.Duration.between(first.clock(took), run.callAt()).getSeconds(), 60);
         model.addAttribute("inHand", Words.inHand(inHand));
         model.addAttribute("late", inHand < 0);
-        model.addAttribute(
-                "hindsight", hindsight.isPresent() ? Words.span(Math.round(hindsight.getAsInt() / 60.0)) : "");
-        long lost = hindsight.isPresent() ? Math.round((took - hindsight.getAsInt()) / 60.0) : 0;
+        long lost = Math.round((took - hindsight.orElse(took)) / 60.0);
+        model.addAttribute("hindsight", lost > 0 ? Words.span(Math.round(hindsight.getAsInt() / 60.0)) : "no sooner");
         model.addAttribute("lost", lost > 0 ? Words.span(lost) : "");
         model.addAttribute("over", over(first, s));
         model.addAttribute("turns", turns(run, first));

@@ -5,6 +5,8 @@ import java.util.Optional;
 import org.springframework.data.repository.Repository;
 
 interface RunRepository extends Repository<Run, Long> {
+    List<Run> findTop30ByEndedAtIsNotNullAndPaceOrderByIdDesc(int pace);
+
     Optional<Run> findById(long id);
 
     List<Run> findAllByJobIdOrderByIdDesc(long jobId);

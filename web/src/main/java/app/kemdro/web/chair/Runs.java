@@ -149,6 +149,11 @@ public class Runs {
         return runs.findAllByEndedAtIsNullAndPace(0);
     }
 
+    /** The latest runs of the house that are over and were no rehearsals. */
+    public List<Run> held() {
+        return runs.findTop30ByEndedAtIsNotNullAndPaceOrderByIdDesc(0);
+    }
+
     /** All runs of a job, the latest first. */
     public List<Run> of(long jobId) {
         return runs.findAllByJobIdOrderByIdDesc(jobId);

@@ -78,7 +78,7 @@ class ExchangeController {
                         b.room().humidityPercent(),
                         b.room().dryers()),
                 b.crew().stream()
-                        .map(h -> new JobFile.Hands(h.name(), h.skill(), h.from(), h.until()))
+                        .map(h -> new JobFile.Hands(h.name(), h.skill(), h.from(), h.until(), h.factor()))
                         .toList(),
                 trade.body().sorted(b.costumeCovers()),
                 b.costumeMinutes(),

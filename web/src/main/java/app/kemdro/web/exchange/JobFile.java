@@ -61,7 +61,8 @@ record JobFile(
             @Nullable String name,
             @Nullable Skill skill,
             @Nullable LocalDateTime from,
-            @Nullable LocalDateTime until) {}
+            @Nullable LocalDateTime until,
+            @Nullable Double factor) {}
 
     record Entry(
             @Nullable String id,

@@ -114,7 +114,8 @@ class JobReader {
                     text(at + ".name", h.name(), 40),
                     needed(at + ".skill", h.skill()),
                     needed(at + ".from", h.from()),
-                    needed(at + ".until", h.until())));
+                    needed(at + ".until", h.until()),
+                    factor(at + ".factor", h.factor())));
         }
         return new Brief(
                 needed("call", file.call()),
@@ -137,6 +138,14 @@ class JobReader {
                 Boolean.TRUE.equals(file.selfApplied()),
                 purpose(file.purpose()),
                 breaks(file.breaks()));
+    }
+
+    private static double factor(String at, @Nullable Double given) {
+        if (given != null && !(given >= Brief.Hands.QUICKEST && given <= Brief.Hands.SLOWEST)) {
+            throw new Unreadable(at + ": " + given + " times as long as usual; " + Brief.Hands.QUICKEST + " to "
+                    + Brief.Hands.SLOWEST + " can be meant.");
+        }
+        return given == null ? 1 : given;
     }
 
     private static Hours hours(JobFile.Bench given) {

@@ -8,4 +8,9 @@ import java.time.LocalDateTime;
 
 /** A pair of hands as stored. */
 @Embeddable
-record HandsRow(String name, @Enumerated(EnumType.STRING) Skill skill, LocalDateTime fromAt, LocalDateTime untilAt) {}
+record HandsRow(
+        String name,
+        @Enumerated(EnumType.STRING) Skill skill,
+        LocalDateTime fromAt,
+        LocalDateTime untilAt,
+        double factor) {}

@@ -194,7 +194,7 @@ public class Job {
         this.breakMinutes = brief.breaks().minutes();
         this.mealMinutes = brief.breaks().meal();
         List<HandsRow> rows = brief.crew().stream()
-                .map(h -> new HandsRow(h.name(), h.skill(), h.from(), h.until()))
+                .map(h -> new HandsRow(h.name(), h.skill(), h.from(), h.until(), factor(h)))
                 .toList();
         if (!rows.equals(crew)) {
             crew = new ArrayList<>(rows);
@@ -207,7 +207,7 @@ public class Job {
                 Optional.ofNullable(chairIn),
                 new Performer(performerName, heightCm, weightKg, headCm, split(reactsTo), brows, hair),
                 crew.stream()
-                        .map(r -> new Hands(r.name(), r.skill(), r.fromAt(), r.untilAt()))
+                        .map(r -> new Hands(r.name(), r.skill(), r.fromAt(), r.untilAt(), r.factor()))
                         .toList(),
                 new Room(temperatureC, humidityPercent, dryers),
                 split(costumeCovers),
@@ -215,6 +215,25 @@ public class Job {
                 selfApplied,
                 new Purpose(seen, lastsHours, split(mustVanish), moneyShort, benchDays),
                 new Breaks(breakEvery, breakMinutes, mealMinutes));
+    }
+
+    /** A form says nothing of how quick hands are: what was learnt of them stays. */
+    private double factor(Hands hands) {
+        return hands.factor() != 1
+                ? hands.factor()
+                : crew.stream()
+                        .filter(r -> r.name().equals(hands.name()))
+                        .mapToDouble(HandsRow::factor)
+                        .findFirst()
+                        .orElse(1);
+    }
+
+    /** Plans with another pace of these hands from now on. */
+    public void pace(String hands, double factor) {
+        crew = crew.stream()
+                .map(r ->
+                        r.name().equals(hands) ? new HandsRow(r.name(), r.skill(), r.fromAt(), r.untilAt(), factor) : r)
+                .collect(Collectors.toCollection(ArrayList::new));
     }
 
     /** What is known of the performer beside their reactions. */

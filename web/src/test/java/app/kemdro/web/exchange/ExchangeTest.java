@@ -120,6 +120,7 @@ class ExchangeTest {
                 "\"foam-piece\" | \"magic\" | 'magic' is not known here",
                 "\"LEAD\" | \"CHIEF\" | cannot be read in line",
                 "\"humidityPercent\" : 45.0 | \"humidityPercent\" : 0 | Humidity of 0 %",
+                "\"factor\" : 1.0 | \"factor\" : 9.0 | 9.0 times as long as usual",
                 "\"skill\" | \"skil\" | cannot be read in line",
                 "\"call\" : | \"cal\" : | cannot be read in line",
                 "\"hands\" : 1, | \"hands\" : 9, | pairs of hands",
