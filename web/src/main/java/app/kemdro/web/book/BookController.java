@@ -24,6 +24,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -106,7 +107,13 @@ class BookController {
                         r -> all.stream().filter(x -> x.id() == r).findFirst())
                 .or(() -> all.stream().findFirst());
         model.addAttribute("runs", all);
-        model.addAttribute("paces", job.brief().crew().stream().map(this::pace).toList());
+        List<Hands> crew = job.brief().crew();
+        List<Pace> believed = paces.of(crew.stream().map(Hands::name).toList());
+        model.addAttribute(
+                "paces",
+                IntStream.range(0, crew.size())
+                        .mapToObj(k -> line(crew.get(k), believed.get(k)))
+                        .toList());
         shown.ifPresent(r -> fill(model, runs.standing(r)));
         return "book/book";
     }
@@ -118,8 +125,7 @@ class BookController {
      */
     record OwnPaceLine(String name, String says, boolean learnt, boolean own) {}
 
-    private OwnPaceLine pace(Hands hands) {
-        Pace pace = paces.of(hands.name());
+    private static OwnPaceLine line(Hands hands, Pace pace) {
         long held = Math.round(pace.runs() - Pace.LIBRARY.runs());
         long percent = Math.round((pace.factor() - 1) * 100);
         String says = held == 0
@@ -137,7 +143,7 @@ class BookController {
     String pace(
             @PathVariable long id, @RequestParam String hands, @RequestParam boolean own, RedirectAttributes after) {
         runs.refuseWhileRunning(id);
-        double factor = own ? paces.of(hands).factor() : 1;
+        double factor = own ? paces.of(List.of(hands)).get(0).factor() : 1;
         after.addFlashAttribute(
                 Rooms.CHANGE,
                 plans.change(jobs.get(id), j -> j.pace(hands, factor)).said());

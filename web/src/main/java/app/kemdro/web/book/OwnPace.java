@@ -2,13 +2,17 @@ package app.kemdro.web.book;
 
 import app.kemdro.core.learn.Pace;
 import app.kemdro.core.look.Brief.Hands;
+import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
+import app.kemdro.core.run.RunState;
 import app.kemdro.core.run.StepState;
 import app.kemdro.core.run.StepState.Status;
 import app.kemdro.core.schedule.Task;
+import app.kemdro.web.chair.NotPossible;
+import app.kemdro.web.chair.Run;
 import app.kemdro.web.chair.Runs;
-import app.kemdro.web.chair.Runs.Standing;
 import java.time.Duration;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 
@@ -21,16 +25,29 @@ class OwnPace {
         this.runs = runs;
     }
 
-    /** What is believed of the pace of hands of this name, from the latest runs in which they worked. */
-    Pace of(String name) {
-        return Pace.LIBRARY.after(runs.held().stream()
-                .map(runs::standing)
-                .flatMap(s -> run(s, name).stream())
-                .toList());
+    /** What is believed of the pace of the hands of these names, from the latest runs in which they worked. */
+    List<Pace> of(List<String> names) {
+        List<Held> held = runs.held().stream().flatMap(r -> held(r).stream()).toList();
+        return names.stream()
+                .map(name -> Pace.LIBRARY.after(
+                        held.stream().flatMap(h -> run(h, name).stream()).toList()))
+                .toList();
     }
 
-    /** What they did in a run; steps that were given more time on the way are left out. */
-    private static Optional<Pace.Run> run(Standing s, String name) {
+    /** What was planned, and what happened. */
+    private record Held(Plan plan, RunState state) {}
+
+    /** A run whose plan the library of today can no longer make teaches nothing. */
+    private Optional<Held> held(Run run) {
+        try {
+            return Optional.of(new Held(runs.planned(run), RunState.of(runs.eventsOf(run))));
+        } catch (NotPossible e) {
+            return Optional.empty();
+        }
+    }
+
+    /** What they did in a run; steps that were given more time or came in on the way are left out. */
+    private static Optional<Pace.Run> run(Held s, String name) {
         Optional<Hands> hands = s.plan().brief().crew().stream()
                 .filter(h -> h.name().equals(name))
                 .findFirst();
