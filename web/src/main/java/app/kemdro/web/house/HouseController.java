@@ -171,7 +171,12 @@ class HouseController {
         return Files.kept("kit.csv", "text/csv", products.csv());
     }
 
-    @PostMapping("/house/products.csv")
+    @GetMapping("/house/products.json")
+    ResponseEntity<byte[]> json() {
+        return Files.kept("kit.json", "application/json", products.json());
+    }
+
+    @PostMapping("/house/products/file")
     String take(@RequestParam MultipartFile file, Model model, RedirectAttributes after) throws IOException {
         List<String> wrong = products.take(new String(file.getBytes(), StandardCharsets.UTF_8));
         if (!wrong.isEmpty()) {

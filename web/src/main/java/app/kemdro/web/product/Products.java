@@ -82,11 +82,15 @@ public class Products {
     /**
      * Takes a file over, whole or not at all; products whose code is there already are replaced.
      *
-     * @return what is wrong with it by line and column; empty when it was taken
+     * @param file a CSV, or JSON where it begins with a bracket
+     * @return what is wrong with it and where; empty when it was taken
      */
     @Transactional
-    public List<String> take(String csv) {
-        ProductCsv.Read read = ProductCsv.read(csv, trade.materials());
+    public List<String> take(String file) {
+        ProductRows.Read read =
+                file.stripLeading().startsWith("[") || file.stripLeading().startsWith("{")
+                        ? ProductJson.read(file, trade.materials())
+                        : ProductCsv.read(file, trade.materials());
         for (ProductValues values : read.products()) {
             repository
                     .findByCode(values.code())
@@ -114,7 +118,15 @@ public class Products {
 
     /** All products as a CSV file. */
     public String csv() {
-        return ProductCsv.write(
-                repository.findAllByOrderByName().stream().map(Product::values).toList());
+        return ProductCsv.write(values());
+    }
+
+    /** All products as JSON. */
+    public String json() {
+        return ProductJson.write(values());
+    }
+
+    private List<ProductValues> values() {
+        return repository.findAllByOrderByName().stream().map(Product::values).toList();
     }
 }

@@ -46,7 +46,7 @@ class HouseRoomTest {
 
     private MvcTestResult upload(String text) {
         return mvc.post()
-                .uri("/house/products.csv")
+                .uri("/house/products/file")
                 .multipart()
                 .file(new MockMultipartFile("file", "kit.csv", "text/csv", text.getBytes(StandardCharsets.UTF_8)))
                 .with(csrf())
@@ -120,7 +120,10 @@ class HouseRoomTest {
     void theKitGoesOutAndComesBackTheSame() throws Exception {
         String before = page("/house/products.csv");
         assertThat(upload(before)).hasStatus(302);
+        String json = page("/house/products.json");
+        assertThat(upload(json)).hasStatus(302);
         assertThat(page("/house/products.csv")).isEqualTo(before);
+        assertThat(page("/house/products.json")).isEqualTo(json);
     }
 
     @Test

@@ -22,15 +22,15 @@ class ProductCsvTest {
 
     @Test
     void whatIsWrittenIsReadAgain() {
-        ProductCsv.Read read = ProductCsv.read(HEADER + "\n" + GOOD, MATERIALS);
+        ProductRows.Read read = ProductCsv.read(HEADER + "\n" + GOOD, MATERIALS);
         assertThat(read.wrong()).isEmpty();
-        ProductCsv.Read again = ProductCsv.read(ProductCsv.write(read.products()), MATERIALS);
+        ProductRows.Read again = ProductCsv.read(ProductCsv.write(read.products()), MATERIALS);
         assertThat(again.products()).isEqualTo(read.products());
     }
 
     @Test
     void aCellThatASpreadsheetWouldRunIsMadeTextAndReadBackAsItWas() {
-        ProductCsv.Read read = ProductCsv.read(HEADER + "\n" + GOOD.replace("shake first", "=1+1"), MATERIALS);
+        ProductRows.Read read = ProductCsv.read(HEADER + "\n" + GOOD.replace("shake first", "=1+1"), MATERIALS);
         String written = ProductCsv.write(read.products());
         assertThat(written).contains("'=1+1").doesNotContain(",=1+1");
         assertThat(ProductCsv.read(written, MATERIALS).products()).isEqualTo(read.products());
@@ -90,7 +90,7 @@ class ProductCsvTest {
             for (int m = 0; m < 1 + dice.nextInt(5); m++) {
                 odd.setCharAt(dice.nextInt(odd.length()), "\",\n\r;x0\u0000'=-".charAt(dice.nextInt(11)));
             }
-            ProductCsv.Read read = ProductCsv.read(odd.toString(), MATERIALS);
+            ProductRows.Read read = ProductCsv.read(odd.toString(), MATERIALS);
             assertThat(read.wrong().isEmpty()).isNotEqualTo(read.products().isEmpty());
         }
     }
