@@ -4,7 +4,6 @@ import app.kemdro.core.look.Brief.Performer;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.material.Material;
-import app.kemdro.core.method.StepTemplate;
 import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Areas;
@@ -70,19 +69,11 @@ public final class Amounts {
         for (PlannedStep step : plan.steps()) {
             step.material().filter(m -> !m.isForm()).ifPresent(m -> {
                 Sum sum = sums.computeIfAbsent(m, k -> new Sum());
-                sum.laid += m.gramsPerCm2() * area(step, performer) * step.thickness();
+                sum.laid += Areas.laid(m, step, performer, trade.body());
                 sum.zones.addAll(step.zones());
             });
         }
         return sums;
-    }
-
-    /** Surface that a step lays its film on, cm²: a strip by length and width [F5], else its zones. */
-    private double area(PlannedStep step, Performer performer) {
-        StepTemplate.Strip strip = step.template().strip();
-        return strip == null
-                ? Areas.of(step.zones(), performer, trade.body())
-                : strip.widthMm() / 10 * strip.lengthCm() * Math.sqrt(performer.areaScale());
     }
 
     /** Forms: as many as are counted, or one for each entry that sets one. */

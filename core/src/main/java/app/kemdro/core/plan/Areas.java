@@ -3,6 +3,8 @@ package app.kemdro.core.plan;
 import app.kemdro.core.body.Body;
 import app.kemdro.core.look.Brief.Performer;
 import app.kemdro.core.look.LookEntry;
+import app.kemdro.core.material.Material;
+import app.kemdro.core.method.StepTemplate;
 import app.kemdro.core.method.Technique;
 import java.util.Collection;
 import java.util.Set;
@@ -22,6 +24,15 @@ public final class Areas {
             sum += body.zone(zone).areaCm2() * (HEAD.contains(body.zone(zone).region()) ? head : rest);
         }
         return sum;
+    }
+
+    /** What a step lays of this film, g: coat × thickness × surface, of a strip by length and width [F5], else of its zones. */
+    public static double laid(Material film, PlannedStep step, Performer performer, Body body) {
+        StepTemplate.Strip strip = step.template().strip();
+        double area = strip == null
+                ? of(step.zones(), performer, body)
+                : strip.widthMm() / 10 * strip.lengthCm() * Math.sqrt(performer.areaScale());
+        return film.gramsPerCm2() * area * step.thickness();
     }
 
     /** How many things an entry takes on that surface, cm². */

@@ -46,6 +46,14 @@ public final class Safety {
         this.better = (int) test.get("better").number(1, 240);
     }
 
+    /** Families of which a patch test is written down, by name. */
+    public List<Material> tested() {
+        return trade.materials().all().stream()
+                .filter(m -> tested.contains(m.kind()))
+                .sorted(Comparator.comparing(Material::name))
+                .toList();
+    }
+
     /** Everything that is to be seen to at this moment, what blocks first. */
     public List<Finding> of(Plan plan, Look look, Removal removal, Care care, LocalDateTime now) {
         List<Finding> all = new ArrayList<>();

@@ -62,9 +62,10 @@ class OwnPace {
             if (own && state.started() != null && state.ended() != null) {
                 Task task = s.plan().network().task(step.id());
                 Task.Mode way = task.way(state.mode());
-                double share = way.helped() ? way.together() : 1;
                 actual += Duration.between(state.started(), state.ended()).getSeconds();
-                planned += task.work() * share * hands.get().skill().pace() + way.tool();
+                planned += s.plan().network().seconds(task, way, name)
+                                / hands.get().factor()
+                        + way.tool();
             }
         }
         return planned == 0 ? Optional.empty() : Optional.of(new Pace.Run(actual, planned));

@@ -68,9 +68,7 @@ public class ColourCards {
     private double laid(PlannedStep step, Plan plan) {
         return step.material()
                 .filter(m -> m.kind().equals("paint"))
-                .map(m -> m.gramsPerCm2()
-                        * Areas.of(step.zones(), plan.brief().performer(), trade.body())
-                        * step.thickness())
+                .map(m -> Areas.laid(m, step, plan.brief().performer(), trade.body()))
                 .orElse(0.0);
     }
 }

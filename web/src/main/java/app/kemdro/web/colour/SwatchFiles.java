@@ -45,11 +45,7 @@ final class SwatchFiles {
         List<SwatchValues> swatches = new ArrayList<>();
         Set<String> names = new HashSet<>();
         try (CSVParser parser = Tables.read(text)) {
-            SwatchReading.COLUMNS.stream()
-                    .filter(c -> !parser.getHeaderNames().contains(c))
-                    .findFirst()
-                    .ifPresent(c -> wrong.add("line 1: the column '" + c + "' is missing. The header is: "
-                            + String.join(",", SwatchReading.COLUMNS)));
+            Tables.missing(parser.getHeaderNames(), SwatchReading.COLUMNS).ifPresent(wrong::add);
             for (CSVRecord row : wrong.isEmpty() ? parser : List.<CSVRecord>of()) {
                 long line = parser.getCurrentLineNumber();
                 if (!row.isConsistent()) {

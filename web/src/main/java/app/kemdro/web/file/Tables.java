@@ -3,6 +3,7 @@ package app.kemdro.web.file;
 import java.io.IOException;
 import java.io.StringReader;
 import java.util.List;
+import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
@@ -22,6 +23,14 @@ public final class Tables {
                 .setIgnoreEmptyLines(true)
                 .get();
         return CSVParser.parse(new StringReader(text.startsWith("\uFEFF") ? text.substring(1) : text), format);
+    }
+
+    /** Says which of the columns a table must have is not under its header, if one is not. */
+    public static Optional<String> missing(List<String> header, List<String> columns) {
+        return columns.stream()
+                .filter(c -> !header.contains(c))
+                .findFirst()
+                .map(c -> "line 1: the column '" + c + "' is missing. The header is: " + String.join(",", columns));
     }
 
     /** Writes rows under a header. */

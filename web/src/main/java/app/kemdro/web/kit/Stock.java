@@ -69,7 +69,7 @@ record Stock(
     }
 
     /** What is in a pack: g, or pieces. */
-    private static double contents(ProductValues v, double density) {
+    static double contents(ProductValues v, double density) {
         return v.packUnit().equals(MILLILITRES) ? v.packSize() * density : v.packSize();
     }
 

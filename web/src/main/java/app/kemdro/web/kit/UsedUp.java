@@ -68,11 +68,9 @@ class UsedUp {
             uses.save(new StockUse(ended.run(), ended.job(), v.code(), v.name(), 0, "worn once more", true));
             return;
         }
-        double contents = v.packUnit().equals("ml")
-                ? v.packSize() * waste.density(need.family().id())
-                : v.packSize();
         double used = need.isCounted() ? need.pieces() : need.grams();
-        double packs = Math.min(v.packs(), used / contents);
+        double packs = Math.min(
+                v.packs(), used / Stock.contents(v, waste.density(need.family().id())));
         products.use(v.code(), packs);
         String said = need.isCounted() ? need.pieces() + " pcs" : Words.grams(used);
         uses.save(new StockUse(ended.run(), ended.job(), v.code(), v.name(), packs, said, false));

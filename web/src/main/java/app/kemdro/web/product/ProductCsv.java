@@ -7,6 +7,7 @@ import java.io.UncheckedIOException;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 
@@ -33,17 +34,13 @@ final class ProductCsv {
     }
 
     private static boolean known(List<String> header, ProductRows rows) {
-        List<String> missing =
-                ProductReading.COLUMNS.stream().filter(c -> !header.contains(c)).toList();
-        List<String> strange =
-                header.stream().filter(c -> !ProductReading.COLUMNS.contains(c)).toList();
-        missing.stream()
+        Optional<String> missing = Tables.missing(header, ProductReading.COLUMNS);
+        Optional<String> strange = header.stream()
+                .filter(c -> !ProductReading.COLUMNS.contains(c))
                 .findFirst()
-                .ifPresent(c -> rows.complain("line 1: the column '" + c + "' is missing. The header is: "
-                        + String.join(",", ProductReading.COLUMNS)));
-        strange.stream()
-                .findFirst()
-                .ifPresent(c -> rows.complain("line 1: the column '" + c + "' is not known here; take it out."));
+                .map(c -> "line 1: the column '" + c + "' is not known here; take it out.");
+        missing.ifPresent(rows::complain);
+        strange.ifPresent(rows::complain);
         return missing.isEmpty() && strange.isEmpty();
     }
 

@@ -1,6 +1,7 @@
 package app.kemdro.web.safety;
 
 import app.kemdro.core.kit.Waste;
+import app.kemdro.core.material.Material;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.safety.Finding;
@@ -34,6 +35,11 @@ public class Gate {
         this.clock = clock;
     }
 
+    /** Families of which a patch test is written down, by name. */
+    List<Material> tested() {
+        return safety.tested();
+    }
+
     /** Everything to be seen to on this job. */
     List<Finding> findings(Job job, Plan plan) {
         return safety.of(plan, job.look(), strike.of(plan), job.care(), LocalDateTime.now(clock));
@@ -41,8 +47,11 @@ public class Gate {
 
     /** Blocks that nobody has lifted: nobody begins before they are seen to. */
     public List<String> closed(Job job, Plan plan) {
-        Map<String, String> lifted = lifted(job);
-        return findings(job, plan).stream()
+        return closed(findings(job, plan), lifted(job));
+    }
+
+    static List<String> closed(List<Finding> findings, Map<String, String> lifted) {
+        return findings.stream()
                 .filter(f -> f.kind() == Kind.BLOCKS && !lifted.containsKey(f.key()))
                 .map(Finding::what)
                 .toList();

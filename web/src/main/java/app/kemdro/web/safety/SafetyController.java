@@ -1,6 +1,5 @@
 package app.kemdro.web.safety;
 
-import app.kemdro.core.material.Material;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.safety.Care;
@@ -39,7 +38,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class SafetyController {
     private static final int MOST_TESTS = 60;
-    private static final Set<String> TESTED = Set.of("adhesive", "latex", "paint", "remover", "build");
 
     private final Jobs jobs;
     private final Plans plans;
@@ -78,17 +76,17 @@ class SafetyController {
             Set<String> open = all.stream().map(Finding::key).collect(Collectors.toSet());
             model.addAttribute(
                     "families",
-                    families().stream()
+                    gate.tested().stream()
                             .sorted(Comparator.comparing(m -> !open.contains("patch " + m.id())))
                             .toList());
-            model.addAttribute("closed", gate.closed(job, plan).size());
+            model.addAttribute("closed", Gate.closed(all, lifted).size());
         });
         Care care = job.care();
         model.addAttribute("care", care);
         model.addAttribute("reactions", reactions(job));
         model.addAttribute("tests", tests(care));
         if (!model.containsAttribute("families")) {
-            model.addAttribute("families", families());
+            model.addAttribute("families", gate.tested());
         }
         model.addAttribute("results", Result.values());
         model.addAttribute(
@@ -132,13 +130,6 @@ class SafetyController {
         return tests;
     }
 
-    private List<Material> families() {
-        return trade.materials().all().stream()
-                .filter(m -> TESTED.contains(m.kind()))
-                .sorted(Comparator.comparing(Material::name))
-                .toList();
-    }
-
     @PostMapping("/jobs/{id}/safety")
     String care(
             @PathVariable long id,
@@ -167,7 +158,7 @@ class SafetyController {
             @RequestParam String put,
             @RequestParam Result result,
             RedirectAttributes after) {
-        if (families().stream().noneMatch(m -> m.id().equals(family))) {
+        if (gate.tested().stream().noneMatch(m -> m.id().equals(family))) {
             return say(id, "'" + family + "' is nothing that is patch-tested. Nothing was changed.", after);
         }
         if (jobs.get(id).care().tests().size() >= MOST_TESTS) {
