@@ -1,5 +1,6 @@
 package app.kemdro.web;
 
+import app.kemdro.core.look.Brief.Performer;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
 
@@ -7,13 +8,16 @@ import app.kemdro.web.job.Jobs;
 public final class DemoJobs {
     private DemoJobs() {}
 
-    /** A job with brief and look of the demo's job of this title. */
+    /** A job with brief and look of the demo's job of this title, on somebody of the same measures who sits for no other job. */
     public static Job like(String title, String called, Jobs jobs) {
         Job from = jobs.byCall().stream()
                 .filter(j -> j.title().equals(title))
                 .findFirst()
                 .orElseThrow();
-        Job copy = new Job(called, "", "", from.brief());
+        Performer p = from.brief().performer();
+        Performer twin = new Performer(
+                "On " + called, p.heightCm(), p.weightKg(), p.headCm(), p.reactsTo(), p.brows(), p.hair());
+        Job copy = new Job(called, "", "", from.brief().on(twin));
         copy.setLook(from.look());
         return jobs.add(copy);
     }

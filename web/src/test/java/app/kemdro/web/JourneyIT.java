@@ -116,7 +116,7 @@ class JourneyIT {
         for (String room : new String[] {
             "/jobs/new",
             "/import",
-            "/accounts",
+            "/people",
             "/jobs/2/brief",
             "/jobs/2/look",
             "/jobs/2/look?zones=cheek-left",

@@ -100,6 +100,11 @@ public record Brief(
                 call, chairIn, performer, others, room, costumeCovers, costumeMinutes, selfApplied, purpose, breaks);
     }
 
+    /** The same on somebody else. */
+    public Brief on(Performer other) {
+        return new Brief(call, chairIn, other, crew, room, costumeCovers, costumeMinutes, selfApplied, purpose, breaks);
+    }
+
     /** The same in another room. */
     public Brief in(Room other) {
         return new Brief(

@@ -1,8 +1,12 @@
 package app.kemdro.core.safety;
 
 import java.time.LocalDateTime;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.function.BinaryOperator;
+import java.util.stream.Collectors;
 
 /**
  * What is known of a performer beside their reactions.
@@ -13,14 +17,28 @@ import java.util.Set;
  * @param guardian whether a guardian is there and has agreed
  * @param broken zones whose skin is broken, burnt, infected or irritated
  * @param tests patch tests, in any order
+ * @param seen what was seen of the skin, in any order; the last look at a zone counts
  */
 public record Care(
-        int lensHours, boolean panics, boolean minor, boolean guardian, Set<String> broken, List<PatchTest> tests) {
+        int lensHours,
+        boolean panics,
+        boolean minor,
+        boolean guardian,
+        Set<String> broken,
+        List<PatchTest> tests,
+        List<SkinSeen> seen) {
     public static final Care UNKNOWN = new Care(0, false, false, false, Set.of(), List.of());
 
     public Care {
         broken = Set.copyOf(broken);
         tests = List.copyOf(tests);
+        seen = List.copyOf(seen);
+    }
+
+    /** Of somebody whose skin nobody has written about yet. */
+    public Care(
+            int lensHours, boolean panics, boolean minor, boolean guardian, Set<String> broken, List<PatchTest> tests) {
+        this(lensHours, panics, minor, guardian, broken, tests, List.of());
     }
 
     /** What came of a patch test. */
@@ -33,4 +51,32 @@ public record Care(
 
     /** A patch test of a family of materials. */
     public record PatchTest(String family, LocalDateTime put, Result result) {}
+
+    /** How skin looks when everything is off. */
+    public enum Skin {
+        /** As before. */
+        FINE,
+        /** Red or sore: it rests, or gets another adhesive. */
+        RED,
+        /** Broken, blistered or swollen: it is not worked on until somebody has seen it whole again. */
+        BROKEN
+    }
+
+    /**
+     * What was seen of a zone.
+     *
+     * @param under families that had been stuck there, by id
+     */
+    public record SkinSeen(String zone, LocalDateTime at, Skin skin, Set<String> under) {
+        public SkinSeen {
+            under = Set.copyOf(under);
+        }
+    }
+
+    /** The last look at each zone. */
+    public Map<String, SkinSeen> lastSeen() {
+        return seen.stream()
+                .collect(Collectors.toMap(
+                        SkinSeen::zone, s -> s, BinaryOperator.maxBy(Comparator.comparing(SkinSeen::at))));
+    }
 }

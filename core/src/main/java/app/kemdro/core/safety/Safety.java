@@ -2,6 +2,7 @@ package app.kemdro.core.safety;
 
 import app.kemdro.core.body.Body;
 import app.kemdro.core.datafile.DataNode;
+import app.kemdro.core.layer.Stack;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.material.Material;
 import app.kemdro.core.method.Trade;
@@ -10,6 +11,8 @@ import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.safety.Care.PatchTest;
 import app.kemdro.core.safety.Care.Result;
+import app.kemdro.core.safety.Care.Skin;
+import app.kemdro.core.safety.Care.SkinSeen;
 import app.kemdro.core.safety.Finding.Kind;
 import app.kemdro.core.strike.Removal;
 import java.time.Duration;
@@ -17,17 +20,21 @@ import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** Reads a plan and what is known of its performer for what must be seen to. The rules are trade/safety.yaml. */
 public final class Safety {
     private static final Set<String> FORMS = Set.of("piece", "cap", "build");
+    private static final Predicate<Material> STICKS =
+            m -> m.kind().equals("adhesive") || m.kind().equals("latex");
 
     private final Trade trade;
     private final DataNode rules;
@@ -39,7 +46,7 @@ public final class Safety {
     public Safety(Trade trade) {
         this.trade = trade;
         this.rules = DataNode.resource("/trade/safety.yaml");
-        rules.onlyKeys(Set.of("patch-test", "lens-hours", "heavy", "airways", "said"));
+        rules.onlyKeys(Set.of("patch-test", "lens-hours", "heavy", "airways", "rest", "consent", "said"));
         DataNode test = rules.get("patch-test");
         this.tested = Set.copyOf(test.words("kinds"));
         this.hours = (int) test.get("hours").number(1, 240);
@@ -54,8 +61,12 @@ public final class Safety {
                 .toList();
     }
 
-    /** Everything that is to be seen to at this moment, what blocks first. */
-    public List<Finding> of(Plan plan, Look look, Removal removal, Care care, LocalDateTime now) {
+    /**
+     * Everything that is to be seen to at this moment, what blocks first.
+     *
+     * @param agreed ids of what the performer has agreed to
+     */
+    public List<Finding> of(Plan plan, Look look, Removal removal, Care care, Set<String> agreed, LocalDateTime now) {
         List<Finding> all = new ArrayList<>();
         Map<String, Material> used = used(plan, removal);
         tests(used.values(), plan, care, now, all);
@@ -63,6 +74,7 @@ public final class Safety {
         airways(plan, care, all);
         lenses(plan, care, all);
         weight(plan, look, all);
+        consents(plan, agreed, all);
         if (care.minor() && !care.guardian()) {
             all.add(block(
                     "minor",
@@ -155,14 +167,88 @@ public final class Safety {
         Body body = trade.body();
         Set<String> worked =
                 plan.steps().stream().flatMap(s -> s.zones().stream()).collect(Collectors.toSet());
-        List<String> both =
-                body.sorted(care.broken().stream().filter(worked::contains).collect(Collectors.toSet()));
+        List<SkinSeen> last = body.sorted(care.lastSeen().keySet()).stream()
+                .map(care.lastSeen()::get)
+                .filter(s -> worked.contains(s.zone()))
+                .toList();
+        Set<String> broken = new HashSet<>(care.broken());
+        last.stream().filter(s -> s.skin() == Skin.BROKEN).map(SkinSeen::zone).forEach(broken::add);
+        last.stream().filter(s -> s.skin() == Skin.RED).forEach(s -> sore(s, plan, all));
+        List<String> both = body.sorted(broken.stream().filter(worked::contains).collect(Collectors.toSet()));
         if (!both.isEmpty()) {
             all.add(block(
                     "broken",
                     "Skin is broken, burnt, infected or irritated where work is planned: " + body.say(both) + ".",
                     "It is not worked on. Take it out of the look, or wait until it has healed.",
                     false));
+        }
+    }
+
+    /** Skin that was red rests for a while from what is stuck, and longer from what it was red under. */
+    private void sore(SkinSeen seen, Plan plan, List<Finding> all) {
+        Stack stack = plan.stacks().get(seen.zone());
+        Set<String> stuck = stack == null ? Set.of() : stuck(stack);
+        DataNode rest = rules.get("rest");
+        LocalDateTime until = seen.at().plusHours((int) rest.get("hours").number(1, 240));
+        boolean same = stuck.stream().anyMatch(seen.under()::contains);
+        LocalDateTime away = seen.at().plusHours((int) rest.get("same-hours").number(1, 2400));
+        String zone = trade.body().zone(seen.zone()).name();
+        if (!stuck.isEmpty() && plan.chairIn().isBefore(until)) {
+            all.add(warn(
+                    "rest " + seen.zone(),
+                    "Skin was red at the " + zone + " on " + moment(seen.at()) + ".",
+                    "Let it rest until " + moment(until) + ", or leave it out of what is stuck."));
+        } else if (same && plan.chairIn().isBefore(away)) {
+            all.add(warn(
+                    "rest " + seen.zone(),
+                    "Skin was red at the " + zone + " on " + moment(seen.at()) + ", under what is to go there again.",
+                    "Take another adhesive there: Kit, do without."));
+        }
+    }
+
+    /** Families of this zone's layers that stick to skin, by id. */
+    public static Set<String> stuck(Stack stack) {
+        return stack.layers().stream()
+                .map(Stack.Layer::material)
+                .filter(STICKS)
+                .map(Material::id)
+                .collect(Collectors.toSet());
+    }
+
+    /** Something a performer has to agree to before it is done. */
+    public record Procedure(String id, String say) {}
+
+    /** What this plan's performer has to agree to. */
+    public List<Procedure> procedures(Plan plan) {
+        Set<String> slots = plan.steps().stream().map(s -> s.technique().slot()).collect(Collectors.toSet());
+        List<Procedure> asked = new ArrayList<>();
+        for (DataNode node : rules.get("consent").items()) {
+            node.onlyKeys(Set.of("id", "slots", "kinds", "zones", "always", "say"));
+            List<String> zones = node.words("zones").stream()
+                    .flatMap(z -> trade.body().named(z).stream())
+                    .toList();
+            List<String> kinds = node.words("kinds");
+            boolean lies = plan.stacks().entrySet().stream()
+                    .filter(e -> zones.isEmpty() || zones.contains(e.getKey()))
+                    .flatMap(e -> e.getValue().layers().stream())
+                    .anyMatch(l -> kinds.contains(l.material().kind()));
+            if (node.flag("always") || lies || node.words("slots").stream().anyMatch(slots::contains)) {
+                asked.add(new Procedure(node.get("id").text(), node.get("say").text()));
+            }
+        }
+        return asked;
+    }
+
+    private void consents(Plan plan, Set<String> agreed, List<Finding> all) {
+        List<String> open = procedures(plan).stream()
+                .filter(p -> !agreed.contains(p.id()))
+                .map(Procedure::say)
+                .toList();
+        if (!open.isEmpty()) {
+            all.add(warn(
+                    "consent",
+                    "Not agreed to yet: " + String.join("; ", open) + ".",
+                    "Say what is done, how long it lasts and how it comes off; tick what is agreed to."));
         }
     }
 

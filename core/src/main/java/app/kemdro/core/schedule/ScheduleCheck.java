@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * Checks every constraint of a finished schedule. It knows nothing of how schedules are found and shares no code with
@@ -42,6 +43,7 @@ public final class ScheduleCheck {
     public static List<String> problems(TaskNetwork network, Progress progress, Schedule schedule) {
         ScheduleCheck check = new ScheduleCheck(network, progress, schedule);
         check.everyTaskOnce();
+        check.everybodyThere();
         if (check.problems.isEmpty()) {
             check.durations();
             check.lags();
@@ -81,6 +83,26 @@ public final class ScheduleCheck {
         }
         if (schedule.placed().size() != tasks().size()) {
             wrong("the schedule places tasks the network does not have");
+        }
+    }
+
+    /** An order that was kept may name hands, or a way to settle, that there no longer are. */
+    private void everybodyThere() {
+        Set<String> workers = network.workers().stream().map(Worker::id).collect(Collectors.toSet());
+        for (Task task : tasks()) {
+            Placed p = at.get(task.id());
+            if (p == null || !open(p)) {
+                continue;
+            }
+            if (p.mode() < 0 || p.mode() >= task.modes().size()) {
+                wrong("%s settles in a way it does not have", task.id());
+            }
+            if (task.needs() != Task.Needs.NOBODY && !workers.contains(String.valueOf(p.worker()))) {
+                wrong("%s is done by hands that are not there", task.id());
+            }
+            if (p.helper() != null && !workers.contains(p.helper())) {
+                wrong("%s is helped by hands that are not there", task.id());
+            }
         }
     }
 

@@ -35,7 +35,8 @@ class SafetyTest {
 
     private static List<Finding> findings(Look look, Care care) {
         Plan plan = planned(look, brief(lead("Ines")));
-        return SAFETY.of(plan, look, STRIKE.of(plan), care, plan.chairIn().minusDays(3));
+        return SAFETY.of(
+                plan, look, STRIKE.of(plan), care, Set.of(), plan.chairIn().minusDays(3));
     }
 
     private static Finding finding(List<Finding> all, String key) {
@@ -71,7 +72,12 @@ class SafetyTest {
     void whereItIsTooLateForATestThatIsSaid() {
         Plan plan = planned(PIECE, brief(lead("Ines")));
         List<Finding> late = SAFETY.of(
-                plan, PIECE, STRIKE.of(plan), Care.UNKNOWN, plan.chairIn().minusHours(2));
+                plan,
+                PIECE,
+                STRIKE.of(plan),
+                Care.UNKNOWN,
+                Set.of(),
+                plan.chairIn().minusHours(2));
         assertThat(finding(late, "patch acrylic-adhesive").remedy()).contains("too late");
         assertThat(finding(findings(PIECE, Care.UNKNOWN), "patch acrylic-adhesive")
                         .remedy())

@@ -42,6 +42,15 @@ class ScheduleCheckTest {
     }
 
     @Test
+    void handsThatAreGoneAndWaysThatThereNoLongerAreAreSeen() {
+        assertThat(problems(NETWORK, 190, gum(0), plain("press", "Ines", 130, 60), plain("other", "Rook", 0, 66)))
+                .containsExactly("other is done by hands that are not there");
+        Placed odd = new Placed("other", "Pell", 3, 0, 66, 66, Mode.NEVER, 66, 0);
+        assertThat(problems(NETWORK, 190, gum(0), plain("press", "Ines", 130, 60), odd))
+                .containsExactly("other settles in a way it does not have");
+    }
+
+    @Test
     void tooEarlyOnAFilmIsSeen() {
         assertThat(problems(NETWORK, 190, gum(0), plain("press", "Ines", 100, 60), plain("other", "Pell", 0, 66)))
                 .anyMatch(p -> p.contains("too early"));

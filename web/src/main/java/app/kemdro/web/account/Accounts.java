@@ -2,6 +2,7 @@ package app.kemdro.web.account;
 
 import java.util.List;
 import java.util.Locale;
+import org.springframework.security.core.Authentication;
 import org.springframework.security.core.userdetails.User;
 import org.springframework.security.core.userdetails.UserDetails;
 import org.springframework.security.core.userdetails.UserDetailsService;
@@ -34,6 +35,29 @@ public class Accounts implements UserDetailsService {
                 .build();
     }
 
+    /** Whether this is a lead, who may everything. */
+    public static boolean isLead(Authentication who) {
+        return has(who, Account.Role.LEAD);
+    }
+
+    /** Whether these are hands. */
+    public static boolean isHands(Authentication who) {
+        return has(who, Account.Role.HANDS);
+    }
+
+    private static boolean has(Authentication who, Account.Role role) {
+        return who.getAuthorities().stream().anyMatch(a -> ("ROLE_" + role).equals(a.getAuthority()));
+    }
+
+    /** Whether somebody who signs in with this name is who is called so: by that name, or as people call them. */
+    public boolean isCalled(String account, String name) {
+        return account.equalsIgnoreCase(name)
+                || repository
+                        .findByName(account)
+                        .map(a -> a.getDisplayName().equalsIgnoreCase(name))
+                        .orElse(false);
+    }
+
     public boolean isEmpty() {
         return repository.count() == 0;
     }
@@ -62,6 +86,12 @@ public class Accounts implements UserDetailsService {
         }
         if (repository.findByName(key).isPresent()) {
             throw new IllegalArgumentException("Somebody already signs in as " + key + "; choose another name.");
+        }
+        if (all().stream()
+                .anyMatch(a -> isCalled(a.getName(), displayName.strip())
+                        || a.getDisplayName().equalsIgnoreCase(key))) {
+            throw new IllegalArgumentException("Somebody is already called " + displayName.strip()
+                    + "; jobs go by that name, so give this one another.");
         }
         save(key, displayName.strip(), encoded(password), role);
     }

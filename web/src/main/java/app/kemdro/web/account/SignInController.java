@@ -8,7 +8,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
-/** Signing in, the first lead of an empty installation, and adding people. */
+/** Signing in, and the first lead of an empty installation. */
 @Controller
 class SignInController {
     private final Accounts accounts;
@@ -40,43 +40,14 @@ class SignInController {
         if (!accounts.isEmpty()) {
             return "redirect:/sign-in";
         }
-        return add(name, displayName, password, Account.Role.LEAD, model, "redirect:/sign-in", "account/first-lead");
-    }
-
-    @GetMapping("/accounts")
-    String people(Model model) {
-        model.addAttribute("accounts", accounts.all());
-        return "account/people";
-    }
-
-    @PostMapping("/accounts")
-    String addPerson(
-            @RequestParam String name,
-            @RequestParam String displayName,
-            @RequestParam String password,
-            @RequestParam Account.Role role,
-            Model model) {
-        model.addAttribute("accounts", accounts.all());
-        return add(name, displayName, password, role, model, "redirect:/accounts", "account/people");
-    }
-
-    private String add(
-            String name,
-            String displayName,
-            String password,
-            Account.Role role,
-            Model model,
-            String done,
-            String again) {
         try {
-            accounts.add(name, displayName, password, role);
-            return done;
+            accounts.add(name, displayName, password, Account.Role.LEAD);
+            return "redirect:/sign-in";
         } catch (IllegalArgumentException wrong) {
             model.addAttribute("wrong", wrong.getMessage());
             model.addAttribute("name", name);
             model.addAttribute("displayName", displayName);
-            model.addAttribute("role", role);
-            return again;
+            return "account/first-lead";
         }
     }
 }

@@ -126,16 +126,7 @@ class BookController {
     record OwnPaceLine(String name, String says, boolean learnt, boolean own) {}
 
     private static OwnPaceLine line(Hands hands, Pace pace) {
-        long held = Math.round(pace.runs() - Pace.LIBRARY.runs());
-        long percent = Math.round((pace.factor() - 1) * 100);
-        String says = held == 0
-                ? "no run yet, as the library"
-                : (percent == 0
-                                ? "as quick as the library"
-                                : Math.abs(percent) + " % " + (percent > 0 ? "slower" : "quicker")
-                                        + " than the library")
-                        + ", from " + held + (held == 1 ? " run" : " runs");
-        return new OwnPaceLine(hands.name(), says, held > 0, hands.factor() != 1);
+        return new OwnPaceLine(hands.name(), OwnPace.says(pace), OwnPace.held(pace) > 0, hands.factor() != 1);
     }
 
     /** Plans this job with somebody's own pace, or with the library's again. */

@@ -18,7 +18,7 @@ import org.springframework.stereotype.Component;
 
 /** What the runs of the house say of how quick somebody is. */
 @Component
-class OwnPace {
+public class OwnPace {
     private final Runs runs;
 
     OwnPace(Runs runs) {
@@ -26,12 +26,30 @@ class OwnPace {
     }
 
     /** What is believed of the pace of the hands of these names, from the latest runs in which they worked. */
-    List<Pace> of(List<String> names) {
+    public List<Pace> of(List<String> names) {
         List<Held> held = runs.held().stream().flatMap(r -> held(r).stream()).toList();
         return names.stream()
                 .map(name -> Pace.LIBRARY.after(
                         held.stream().flatMap(h -> run(h, name).stream()).toList()))
                 .toList();
+    }
+
+    /** "4 % slower than the library, from 3 runs". */
+    public static String says(Pace pace) {
+        long held = held(pace);
+        long percent = Math.round((pace.factor() - 1) * 100);
+        return held == 0
+                ? "no run yet, as the library"
+                : (percent == 0
+                                ? "as quick as the library"
+                                : Math.abs(percent) + " % " + (percent > 0 ? "slower" : "quicker")
+                                        + " than the library")
+                        + ", from " + held + (held == 1 ? " run" : " runs");
+    }
+
+    /** Runs that stand behind it. */
+    static long held(Pace pace) {
+        return Math.round(pace.runs() - Pace.LIBRARY.runs());
     }
 
     /** What was planned, and what happened. */

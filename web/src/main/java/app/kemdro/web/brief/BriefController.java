@@ -5,11 +5,15 @@ import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.BriefCheck;
 import app.kemdro.core.plan.Problem;
+import app.kemdro.web.account.Account;
+import app.kemdro.web.account.Accounts;
 import app.kemdro.web.chair.Runs;
 import app.kemdro.web.figure.FigureModel;
 import app.kemdro.web.figure.FigureModel.Tint;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
+import app.kemdro.web.performer.Performer;
+import app.kemdro.web.performer.Performers;
 import app.kemdro.web.plans.Plans;
 import app.kemdro.web.room.Json;
 import app.kemdro.web.room.Rooms;
@@ -44,9 +48,22 @@ class BriefController {
     private final Json json;
     private final RoomSensor sensor;
     private final Clock clock;
+    private final Performers performers;
+    private final Accounts accounts;
 
     BriefController(
-            Jobs jobs, Plans plans, Rooms rooms, Runs runs, Trade trade, Json json, RoomSensor sensor, Clock clock) {
+            Jobs jobs,
+            Plans plans,
+            Rooms rooms,
+            Runs runs,
+            Trade trade,
+            Json json,
+            RoomSensor sensor,
+            Clock clock,
+            Performers performers,
+            Accounts accounts) {
+        this.performers = performers;
+        this.accounts = accounts;
         this.sensor = sensor;
         this.jobs = jobs;
         this.plans = plans;
@@ -93,16 +110,22 @@ class BriefController {
             rooms.open(model, job, "brief");
             return show(model, form);
         }
+        Optional<Performer> other = performers
+                .named(brief.get().performer().name())
+                .filter(p -> p.id() != job.performer().id());
+        Brief meant = other.map(p -> brief.get().on(p.facts())).orElse(brief.get());
+        String said = plans.change(
+                        job,
+                        j -> j.describe(
+                                form.getTitle().strip(),
+                                form.getProduction().strip(),
+                                form.getIdea().strip(),
+                                meant))
+                .said();
         after.addFlashAttribute(
                 Rooms.CHANGE,
-                plans.change(
-                                job,
-                                j -> j.describe(
-                                        form.getTitle().strip(),
-                                        form.getProduction().strip(),
-                                        form.getIdea().strip(),
-                                        brief.get()))
-                        .said());
+                other.map(p -> p.name() + " is known: size, brows, hair and reactions are theirs now. " + said)
+                        .orElse(said));
         return "redirect:/jobs/" + id + "/brief";
     }
 
@@ -151,6 +174,10 @@ class BriefController {
         model.addAttribute("sensed", sensor.now().orElse(null));
         model.addAttribute("reactions", trade.materials().reactions());
         model.addAttribute("zones", trade.body().zones());
+        model.addAttribute(
+                "sitters", performers.all().stream().map(Performer::name).toList());
+        model.addAttribute(
+                "artists", accounts.all().stream().map(Account::getDisplayName).toList());
         Set<String> covers = Set.copyOf(form.getCovers());
         model.addAttribute(
                 "figure",

@@ -50,6 +50,10 @@ class EventRow {
         this.device = event.device();
     }
 
+    void say(String other) {
+        this.text = other;
+    }
+
     RunEvent event() {
         return new RunEvent(eventId, atTime, hands, type, step, seconds, mode, text, device);
     }

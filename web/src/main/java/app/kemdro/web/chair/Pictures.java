@@ -6,5 +6,7 @@ import org.springframework.data.repository.Repository;
 interface Pictures extends Repository<Picture, String> {
     Optional<Picture> findById(String id);
 
+    void deleteByRunId(long runId);
+
     Picture saveAndFlush(Picture picture);
 }

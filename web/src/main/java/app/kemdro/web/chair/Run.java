@@ -80,6 +80,11 @@ public class Run {
         return endedAt;
     }
 
+    /** Says no longer who sat, or how they are. */
+    void forget(String newBrief) {
+        this.brief = newBrief;
+    }
+
     String look() {
         return look;
     }

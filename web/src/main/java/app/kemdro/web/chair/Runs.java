@@ -29,6 +29,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -47,6 +48,7 @@ public class Runs {
 
     private final RunRepository runs;
     private final EventRepository events;
+    private final Pictures pictures;
     private final Jobs jobs;
     private final Plans plans;
     private final JsonMapper mapper;
@@ -68,6 +70,7 @@ public class Runs {
     Runs(
             RunRepository runs,
             EventRepository events,
+            Pictures pictures,
             Jobs jobs,
             Plans plans,
             JsonMapper mapper,
@@ -79,6 +82,7 @@ public class Runs {
         this.trade = trade;
         this.runs = runs;
         this.events = events;
+        this.pictures = pictures;
         this.jobs = jobs;
         this.plans = plans;
         this.mapper = mapper;
@@ -152,6 +156,15 @@ public class Runs {
     /** The latest runs of the house that are over and were no rehearsals. */
     public List<Run> held() {
         return runs.findTop30ByEndedAtIsNotNullAndPaceOrderByIdDesc(0);
+    }
+
+    /** Hands that have joined the run of this job that is on. */
+    public Set<String> joined(long jobId) {
+        return open(jobId).stream()
+                .flatMap(r -> RunState.of(eventsOf(r)).events().stream())
+                .filter(e -> e.type() == Type.JOIN)
+                .map(RunEvent::hands)
+                .collect(Collectors.toSet());
     }
 
     /** All runs of a job, the latest first. */
@@ -443,6 +456,35 @@ public class Runs {
     /** Whether a break that was not taken yet is planned just before this step. */
     static boolean restBefore(Standing s, Placed next) {
         return s.schedule().rests().stream().skip(s.state().pauses().size()).anyMatch(r -> r.end() == next.start());
+    }
+
+    /** Removes every picture taken in the runs of a job. */
+    public void removePictures(long jobId) {
+        of(jobId).forEach(r -> pictures.deleteByRunId(r.id()));
+    }
+
+    /**
+     * Takes a performer's health out of what is kept of a job's runs.
+     *
+     * @param as who is to have sat instead, with the same measures
+     */
+    public void forgetHealth(long jobId, UnaryOperator<Brief.Performer> as) {
+        synchronized (lock(jobId)) {
+            for (Run run : of(jobId)) {
+                Brief brief = mapper.readValue(run.brief(), Brief.class);
+                run.forget(mapper.writeValueAsString(brief.on(as.apply(brief.performer()))));
+                runs.saveAndFlush(run);
+                for (EventRow row : events.findAllByRunIdOrderBySeq(run.id())) {
+                    if (row.event().type() == Type.REACTION) {
+                        row.say("taken out");
+                        events.saveAndFlush(row);
+                    }
+                }
+                begun.remove(run.id());
+                made.remove(run.id());
+                happened.remove(run.id());
+            }
+        }
     }
 
     /** Stores a run that followed this plan and is over; for runs that were not held here. */

@@ -81,7 +81,7 @@ class ColourController {
             Model model) {
         Job job = jobs.get(id);
         Asked asked = Asked.of(mix, on, coats, aim, shadow);
-        Reflectance skin = appearance.skin(job.skin());
+        Reflectance skin = appearance.skin(job.performer().skin());
         List<Swatch> all = swatches.all();
         Optional<Plan> plan = rooms.open(model, job, "colour");
         Map<String, List<Sketch.Stage>> stages = plan.map(
@@ -153,7 +153,7 @@ class ColourController {
                         e.getKey(),
                         e.getValue().name(),
                         e.getValue().hex(),
-                        e.getKey().equals(job.skin())))
+                        e.getKey().equals(job.performer().skin())))
                 .toList();
     }
 
@@ -242,7 +242,7 @@ class ColourController {
             @RequestParam(defaultValue = "") String back,
             RedirectAttributes after) {
         if (appearance.skins().containsKey(skin)) {
-            jobs.change(id, j -> j.onSkin(skin));
+            jobs.change(id, j -> j.performer().onSkin(skin));
         } else {
             after.addFlashAttribute(Rooms.CHANGE, "That skin is not known. Nothing was changed.");
         }

@@ -3,12 +3,14 @@ package app.kemdro.web.demo;
 import app.kemdro.core.safety.Care;
 import app.kemdro.core.safety.Care.PatchTest;
 import app.kemdro.core.safety.Care.Result;
+import app.kemdro.core.safety.Care.Skin;
 import app.kemdro.web.account.DemoAccounts;
 import app.kemdro.web.chair.Runs;
 import app.kemdro.web.colour.KeptRecipes;
 import app.kemdro.web.colour.Swatches;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
+import app.kemdro.web.performer.SkinSeenRow;
 import app.kemdro.web.plans.Plans;
 import app.kemdro.web.product.Products;
 import app.kemdro.web.sample.ColdCasting;
@@ -95,7 +97,20 @@ class DemoWorld implements SmartInitializingSingleton {
             tests.add(new PatchTest(family, today.minusDays(5).atTime(18, 0), Result.CLEAR));
         }
         tests.add(new PatchTest("water-paint", today.minusDays(1).atTime(18, 0), Result.OPEN));
-        jobs.change(founder.id(), j -> j.careFor(new Care(0, false, false, false, Set.of(), tests)));
+        jobs.change(founder.id(), j -> {
+            j.performer().careFor(new Care(0, false, false, false, Set.of(), tests));
+            for (String zone : List.of("forehead", "cheek-left", "cheek-right", "nose")) {
+                boolean red = zone.equals("nose");
+                j.performer()
+                        .see(new SkinSeenRow(
+                                zone,
+                                today.minusDays(2).atTime(21, 10),
+                                red ? Skin.RED : Skin.FINE,
+                                "acrylic-adhesive,liquid-latex",
+                                red ? "red beside the left nostril, gone the next morning" : "",
+                                "pell"));
+            }
+        });
     }
 
     /** The founder's colours, as they were mixed for the camera test. */

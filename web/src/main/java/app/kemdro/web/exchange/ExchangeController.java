@@ -4,6 +4,7 @@ import app.kemdro.core.look.Brief;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
+import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.web.chair.Runs;
 import app.kemdro.web.file.Files;
@@ -49,13 +50,24 @@ class ExchangeController {
                 mapper.rebuild().enable(SerializationFeature.INDENT_OUTPUT).build();
     }
 
+    /** The job and its runs, without what is known of the performer's health. */
     @GetMapping("/jobs/{id}/export.json")
     ResponseEntity<byte[]> json(@PathVariable long id) {
-        Job job = jobs.get(id);
-        return Files.kept(Files.named(job.title()) + ".json", "application/json", mapper.writeValueAsString(file(job)));
+        return kept(jobs.get(id), false);
     }
 
-    private JobFile file(Job job) {
+    /** The same with reactions, for somebody who is to make the performer up. */
+    @GetMapping("/jobs/{id}/health.json")
+    ResponseEntity<byte[]> withHealth(@PathVariable long id) {
+        return kept(jobs.get(id), true);
+    }
+
+    private ResponseEntity<byte[]> kept(Job job, boolean health) {
+        return Files.kept(
+                Files.named(job.title()) + ".json", "application/json", mapper.writeValueAsString(file(job, health)));
+    }
+
+    private JobFile file(Job job, boolean health) {
         Brief b = job.brief();
         return new JobFile(
                 JobFile.FORMAT,
@@ -68,7 +80,7 @@ class ExchangeController {
                         b.performer().heightCm(),
                         b.performer().weightKg(),
                         b.performer().headCm(),
-                        b.performer().reactsTo().stream().sorted().toList(),
+                        health ? b.performer().reactsTo().stream().sorted().toList() : null,
                         b.performer().brows(),
                         b.performer().hair()),
                 b.call(),
@@ -112,8 +124,15 @@ class ExchangeController {
                         new TreeSet<>(job.benchHours().off()),
                         job.made()),
                 runs.of(job.id()).stream()
-                        .map(r -> new JobFile.Happened(r.beganAt(), r.endedAt(), runs.eventsOf(r)))
+                        .map(r -> new JobFile.Happened(r.beganAt(), r.endedAt(), told(runs.eventsOf(r), health)))
                         .toList());
+    }
+
+    /** What was reported; where health stays at home, skin that reacted is not told of. */
+    private static List<RunEvent> told(List<RunEvent> events, boolean health) {
+        return events.stream()
+                .filter(e -> health || e.type() != RunEvent.Type.REACTION)
+                .toList();
     }
 
     @GetMapping("/jobs/{id}/steps.csv")

@@ -2,10 +2,7 @@ package app.kemdro.web.job;
 
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Breaks;
-import app.kemdro.core.look.Brief.Brows;
-import app.kemdro.core.look.Brief.Hair;
 import app.kemdro.core.look.Brief.Hands;
-import app.kemdro.core.look.Brief.Performer;
 import app.kemdro.core.look.Brief.Purpose;
 import app.kemdro.core.look.Brief.Room;
 import app.kemdro.core.look.Brief.Seen;
@@ -14,7 +11,8 @@ import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.BenchDays.Hours;
 import app.kemdro.core.plan.BenchWork;
-import app.kemdro.core.safety.Care;
+import app.kemdro.web.performer.Joined;
+import app.kemdro.web.performer.Performer;
 import jakarta.persistence.CollectionTable;
 import jakarta.persistence.Column;
 import jakarta.persistence.ElementCollection;
@@ -27,20 +25,19 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.JoinColumn;
 import jakarta.persistence.Lob;
+import jakarta.persistence.ManyToOne;
 import jakarta.persistence.OrderColumn;
+import jakarta.persistence.Transient;
 import jakarta.persistence.Version;
 import java.time.DayOfWeek;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.ArrayList;
-import java.util.Collection;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** One transformation of one performer, as stored. */
@@ -56,11 +53,14 @@ public class Job {
     private String title = "";
     private String production = "";
     private String idea = "";
-    private String performerName = "";
-    private int heightCm;
-    private int weightKg;
-    private double headCm;
-    private String reactsTo = "";
+
+    @ManyToOne(fetch = FetchType.EAGER)
+    private @Nullable Performer performer;
+
+    /** Who is to sit from now on, until it is known whether it is somebody known. */
+    @Transient
+    private @Nullable Performer newcomer;
+
     private LocalDateTime callAt = LocalDateTime.MIN;
     private @Nullable LocalDateTime chairIn;
 
@@ -72,12 +72,6 @@ public class Job {
     private String costumeCovers = "";
     private int costumeMinutes;
     private boolean selfApplied;
-
-    @Enumerated(EnumType.STRING)
-    private Brows brows = Brows.MEDIUM;
-
-    @Enumerated(EnumType.STRING)
-    private Hair hair = Hair.SHORT;
 
     @Enumerated(EnumType.STRING)
     private Seen seen = Seen.CAMERA;
@@ -98,18 +92,11 @@ public class Job {
     @Lob
     private String lookBefore = "";
 
-    private int lensHours;
-    private boolean panics;
-    private boolean minor;
-    private boolean guardian;
-    private String brokenZones = "";
-
     @ElementCollection(fetch = FetchType.EAGER)
-    @CollectionTable(name = "patch_test", joinColumns = @JoinColumn(name = "job_id"))
-    @OrderColumn(name = "position")
-    private List<PatchTestRow> patchTests = new ArrayList<>();
+    @CollectionTable(name = "consent", joinColumns = @JoinColumn(name = "job_id"))
+    @Column(name = "given")
+    private Set<String> consents = new TreeSet<>();
 
-    private String skin = "fair";
     private LocalTime benchFrom = Hours.USUAL.from();
     private LocalTime benchUntil = Hours.USUAL.until();
     private int benchHands = Hours.USUAL.hands();
@@ -149,8 +136,9 @@ public class Job {
         return id;
     }
 
-    public long version() {
-        return version;
+    /** Changes with the job and with what is known of who sits. */
+    public String version() {
+        return version + "." + performer().version();
     }
 
     public String title() {
@@ -170,24 +158,18 @@ public class Job {
         this.title = title;
         this.production = production;
         this.idea = idea;
-        this.performerName = brief.performer().name();
-        this.heightCm = brief.performer().heightCm();
-        this.weightKg = brief.performer().weightKg();
-        this.headCm = brief.performer().headCm();
-        this.reactsTo = join(brief.performer().reactsTo());
+        sit(brief.performer());
         this.callAt = brief.call();
         this.chairIn = brief.chairIn().orElse(null);
         this.temperatureC = brief.room().temperatureC();
         this.humidityPercent = brief.room().humidityPercent();
         this.dryers = brief.room().dryers();
-        this.costumeCovers = join(brief.costumeCovers());
+        this.costumeCovers = Joined.join(brief.costumeCovers());
         this.costumeMinutes = brief.costumeMinutes();
         this.selfApplied = brief.selfApplied();
-        this.brows = brief.performer().brows();
-        this.hair = brief.performer().hair();
         this.seen = brief.purpose().seen();
         this.lastsHours = brief.purpose().lastsHours();
-        this.mustVanish = join(brief.purpose().mustVanish());
+        this.mustVanish = Joined.join(brief.purpose().mustVanish());
         this.moneyShort = brief.purpose().moneyShort();
         this.benchDays = brief.purpose().benchDays();
         this.breakEvery = brief.breaks().every();
@@ -205,15 +187,15 @@ public class Job {
         return new Brief(
                 callAt,
                 Optional.ofNullable(chairIn),
-                new Performer(performerName, heightCm, weightKg, headCm, split(reactsTo), brows, hair),
+                performer().facts(),
                 crew.stream()
                         .map(r -> new Hands(r.name(), r.skill(), r.fromAt(), r.untilAt(), r.factor()))
                         .toList(),
                 new Room(temperatureC, humidityPercent, dryers),
-                split(costumeCovers),
+                Joined.split(costumeCovers),
                 costumeMinutes,
                 selfApplied,
-                new Purpose(seen, lastsHours, split(mustVanish), moneyShort, benchDays),
+                new Purpose(seen, lastsHours, Joined.split(mustVanish), moneyShort, benchDays),
                 new Breaks(breakEvery, breakMinutes, mealMinutes));
     }
 
@@ -236,33 +218,42 @@ public class Job {
                 .collect(Collectors.toCollection(ArrayList::new));
     }
 
-    /** What is known of the performer beside their reactions. */
-    public Care care() {
-        return new Care(
-                lensHours,
-                panics,
-                minor,
-                guardian,
-                split(brokenZones),
-                patchTests.stream().map(PatchTestRow::test).toList());
+    /** Who sits. */
+    public Performer performer() {
+        Performer sits = newcomer == null ? performer : newcomer;
+        if (sits == null) {
+            throw new IllegalStateException("Nobody sits for this job");
+        }
+        return sits;
     }
 
-    public void careFor(Care care) {
-        lensHours = care.lensHours();
-        panics = care.panics();
-        minor = care.minor();
-        guardian = care.guardian();
-        brokenZones = join(care.broken().stream().sorted().toList());
-        patchTests = care.tests().stream().map(PatchTestRow::of).collect(Collectors.toCollection(ArrayList::new));
+    /** The same person is described anew; another name is another person, of whom less or more may be known. */
+    private void sit(Brief.Performer facts) {
+        if (performer != null && performer.name().equalsIgnoreCase(facts.name())) {
+            performer.describe(facts);
+        } else {
+            newcomer = new Performer(facts);
+        }
     }
 
-    /** The skin that colours are laid on, an id of colours.yaml. */
-    public String skin() {
-        return skin;
+    /** Seats somebody who is stored. */
+    void seat(Performer known) {
+        performer = known;
+        newcomer = null;
     }
 
-    public void onSkin(String id) {
-        skin = id;
+    /** Who is to sit from now on, where that has changed. */
+    Optional<Performer> newcomer() {
+        return Optional.ofNullable(newcomer);
+    }
+
+    /** What the performer agreed to, ids of safety.yaml. */
+    public Set<String> consents() {
+        return new TreeSet<>(consents);
+    }
+
+    public void agreedTo(Set<String> procedures) {
+        consents = new TreeSet<>(procedures);
     }
 
     /** When the bench is worked at for it. */
@@ -271,7 +262,7 @@ public class Job {
                 benchFrom,
                 benchUntil,
                 benchHands,
-                split(benchOff).stream().map(DayOfWeek::valueOf).collect(Collectors.toSet()));
+                Joined.split(benchOff).stream().map(DayOfWeek::valueOf).collect(Collectors.toSet()));
     }
 
     /** Entries of the look that nothing has to be made for any more. */
@@ -283,7 +274,8 @@ public class Job {
         benchFrom = hours.from();
         benchUntil = hours.until();
         benchHands = hours.hands();
-        benchOff = join(hours.off().stream().sorted().map(DayOfWeek::name).toList());
+        benchOff =
+                Joined.join(hours.off().stream().sorted().map(DayOfWeek::name).toList());
         made = new TreeSet<>(madeAlready);
     }
 
@@ -299,7 +291,7 @@ public class Job {
                         .map(e -> new LookEntry(
                                 e.entryKey(),
                                 e.technique(),
-                                List.copyOf(split(e.zones())),
+                                List.copyOf(Joined.split(e.zones())),
                                 e.coats(),
                                 e.items(),
                                 e.strength(),
@@ -315,7 +307,7 @@ public class Job {
                 .map(e -> new EntryRow(
                         e.id(),
                         e.techniqueId(),
-                        join(e.zones()),
+                        Joined.join(e.zones()),
                         e.coats(),
                         e.items(),
                         e.strength(),
@@ -352,15 +344,5 @@ public class Job {
     /** Fingerprint of the network for which the kept order's bound was proven; empty where it was not. */
     public String orderProof() {
         return orderProof;
-    }
-
-    private static String join(Collection<String> words) {
-        return words.stream().sorted().collect(Collectors.joining(","));
-    }
-
-    private static Set<String> split(String joined) {
-        return Stream.of(joined.split(","))
-                .filter(s -> !s.isEmpty())
-                .collect(Collectors.toCollection(LinkedHashSet::new));
     }
 }

@@ -1,5 +1,6 @@
 package app.kemdro.web.job;
 
+import app.kemdro.web.performer.Performers;
 import java.util.List;
 import java.util.function.Consumer;
 import org.springframework.stereotype.Service;
@@ -9,9 +10,11 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Jobs {
     private final JobRepository repository;
+    private final Performers performers;
 
-    Jobs(JobRepository repository) {
+    Jobs(JobRepository repository, Performers performers) {
         this.repository = repository;
+        this.performers = performers;
     }
 
     /**
@@ -34,6 +37,7 @@ public class Jobs {
 
     @Transactional
     public Job add(Job job) {
+        job.newcomer().ifPresent(told -> job.seat(performers.meant(told)));
         return repository.saveAndFlush(job);
     }
 
@@ -42,6 +46,7 @@ public class Jobs {
     public Job change(long id, Consumer<Job> change) {
         Job job = get(id);
         change.accept(job);
+        job.newcomer().ifPresent(told -> job.seat(performers.meant(told)));
         return repository.saveAndFlush(job);
     }
 

@@ -2,6 +2,7 @@ package app.kemdro.web.mishap;
 
 import app.kemdro.web.chair.NotPossible;
 import app.kemdro.web.job.NoSuchJob;
+import app.kemdro.web.performer.NoSuchPerformer;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
@@ -22,13 +23,15 @@ import org.springframework.web.servlet.resource.NoResourceFoundException;
 class Mishaps {
     private static final Logger LOG = LoggerFactory.getLogger(Mishaps.class);
 
-    @ExceptionHandler({NoSuchJob.class, NoResourceFoundException.class})
+    @ExceptionHandler({NoSuchJob.class, NoSuchPerformer.class, NoResourceFoundException.class})
     @ResponseStatus(HttpStatus.NOT_FOUND)
     String missing(Exception e, Model model) {
         return say(
                 model,
                 "There is nothing here.",
-                e instanceof NoSuchJob ? e.getMessage() : "The address leads nowhere. Go back to the shelf.");
+                e instanceof NoSuchJob || e instanceof NoSuchPerformer
+                        ? e.getMessage()
+                        : "The address leads nowhere. Go back to the shelf.");
     }
 
     @ExceptionHandler(NotPossible.class)

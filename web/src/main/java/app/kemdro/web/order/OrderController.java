@@ -286,14 +286,14 @@ class OrderController {
     /** Found once for each version of a job. */
     private List<Lever> found(Job job) {
         Found known = levers.get(job.id());
-        if (known == null || known.version() != job.version()) {
+        if (known == null || !known.version().equals(job.version())) {
             known = new Found(job.version(), look(job));
             levers.put(job.id(), known);
         }
         return known.levers();
     }
 
-    private record Found(long version, List<Lever> levers) {}
+    private record Found(String version, List<Lever> levers) {}
 
     private List<Lever> look(Job job) {
         List<Lever> single = plans.levers().of(job.look(), job.brief());

@@ -37,12 +37,12 @@ class Searches implements DisposableBean {
     }
 
     private static final class Search {
-        private final long version;
+        private final String version;
         private volatile boolean stopped;
         private volatile boolean over;
         private volatile String says = "Looking for a better order.";
 
-        Search(long version) {
+        Search(String version) {
             this.version = version;
         }
     }
@@ -84,7 +84,7 @@ class Searches implements DisposableBean {
             Proof proof = prover.prove(plan.network(), Optional.of(plan.schedule()), limit, () -> search.stopped);
             Schedule found = proof.schedule().orElse(plan.schedule());
             Job now = jobs.get(id);
-            if (now.version() != search.version) {
+            if (!now.version().equals(search.version)) {
                 search.says = "The job was changed meanwhile; look again.";
                 return;
             }

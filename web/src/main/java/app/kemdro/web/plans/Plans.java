@@ -61,7 +61,7 @@ public class Plans {
         }
     });
 
-    private record Key(long job, long version) {}
+    private record Key(long job, String version) {}
 
     /**
      * What was computed for a version of a job; confidence only where there is a plan.

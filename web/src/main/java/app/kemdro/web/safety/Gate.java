@@ -7,6 +7,7 @@ import app.kemdro.core.plan.Plan;
 import app.kemdro.core.safety.Finding;
 import app.kemdro.core.safety.Finding.Kind;
 import app.kemdro.core.safety.Safety;
+import app.kemdro.core.safety.Safety.Procedure;
 import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.strike.Strike;
 import app.kemdro.web.job.Job;
@@ -42,7 +43,13 @@ public class Gate {
 
     /** Everything to be seen to on this job. */
     List<Finding> findings(Job job, Plan plan) {
-        return safety.of(plan, job.look(), strike.of(plan), job.care(), LocalDateTime.now(clock));
+        return safety.of(
+                plan, job.look(), strike.of(plan), job.performer().care(), job.consents(), LocalDateTime.now(clock));
+    }
+
+    /** What the performer of this plan has to agree to. */
+    List<Procedure> procedures(Plan plan) {
+        return safety.procedures(plan);
     }
 
     /** Blocks that nobody has lifted: nobody begins before they are seen to. */
@@ -61,6 +68,12 @@ public class Gate {
     Map<String, String> lifted(Job job) {
         return lifts.findByJobIdOrderById(job.id()).stream()
                 .collect(Collectors.toMap(SafetyLift::finding, SafetyLift::said, (a, b) -> b));
+    }
+
+    /** Forgets what was lifted for the performer of a job. */
+    @Transactional
+    public void forget(long jobId) {
+        lifts.deleteByJobId(jobId);
     }
 
     @Transactional

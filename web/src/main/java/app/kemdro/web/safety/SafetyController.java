@@ -7,6 +7,7 @@ import app.kemdro.core.safety.Care.PatchTest;
 import app.kemdro.core.safety.Care.Result;
 import app.kemdro.core.safety.Finding;
 import app.kemdro.core.safety.Finding.Kind;
+import app.kemdro.core.safety.Safety.Procedure;
 import app.kemdro.web.file.Files;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
@@ -79,9 +80,10 @@ class SafetyController {
                     gate.tested().stream()
                             .sorted(Comparator.comparing(m -> !open.contains("patch " + m.id())))
                             .toList());
+            model.addAttribute("asked", asked(job, plan));
             model.addAttribute("closed", Gate.closed(all, lifted).size());
         });
-        Care care = job.care();
+        Care care = job.performer().care();
         model.addAttribute("care", care);
         model.addAttribute("reactions", reactions(job));
         model.addAttribute("tests", tests(care));
@@ -102,6 +104,13 @@ class SafetyController {
         return all.stream()
                 .filter(f -> f.kind() == kind)
                 .map(f -> new Line(f.key(), f.what(), f.remedy(), f.mayBeLifted(), lifted.getOrDefault(f.key(), "")))
+                .toList();
+    }
+
+    /** What has to be agreed to, and whether it is. */
+    private List<Choice> asked(Job job, Plan plan) {
+        return gate.procedures(plan).stream()
+                .map(p -> new Choice(p.id(), p.say(), job.consents().contains(p.id())))
                 .toList();
     }
 
@@ -146,9 +155,28 @@ class SafetyController {
         Set<String> zones = broken.stream().filter(known::contains).collect(Collectors.toSet());
         jobs.change(
                 id,
-                j -> j.careFor(new Care(
-                        lensHours, panics, minor, guardian, zones, j.care().tests())));
+                j -> j.performer()
+                        .careFor(new Care(
+                                lensHours,
+                                panics,
+                                minor,
+                                guardian,
+                                zones,
+                                j.performer().care().tests())));
         return say(id, "It is kept.", after);
+    }
+
+    /** Keeps what the performer agreed to, of what is asked for now. */
+    @PostMapping("/jobs/{id}/safety/consent")
+    String consent(
+            @PathVariable long id, @RequestParam(defaultValue = "") Set<String> agreed, RedirectAttributes after) {
+        Set<String> asked = plans.of(jobs.get(id)).plan().stream()
+                .flatMap(p -> gate.procedures(p).stream())
+                .map(Procedure::id)
+                .filter(agreed::contains)
+                .collect(Collectors.toSet());
+        jobs.change(id, j -> j.agreedTo(asked));
+        return say(id, "It is written down what was agreed to.", after);
     }
 
     @PostMapping("/jobs/{id}/safety/tests")
@@ -161,7 +189,7 @@ class SafetyController {
         if (gate.tested().stream().noneMatch(m -> m.id().equals(family))) {
             return say(id, "'" + family + "' is nothing that is patch-tested. Nothing was changed.", after);
         }
-        if (jobs.get(id).care().tests().size() >= MOST_TESTS) {
+        if (jobs.get(id).performer().care().tests().size() >= MOST_TESTS) {
             return say(id, "There are " + MOST_TESTS + " tests already. Take one out first.", after);
         }
         try {
@@ -188,10 +216,12 @@ class SafetyController {
 
     private void change(long id, Consumer<List<PatchTest>> change) {
         jobs.change(id, j -> {
-            Care care = j.care();
+            Care care = j.performer().care();
             List<PatchTest> tests = new ArrayList<>(care.tests());
             change.accept(tests);
-            j.careFor(new Care(care.lensHours(), care.panics(), care.minor(), care.guardian(), care.broken(), tests));
+            j.performer()
+                    .careFor(new Care(
+                            care.lensHours(), care.panics(), care.minor(), care.guardian(), care.broken(), tests));
         });
     }
 
@@ -240,7 +270,8 @@ class SafetyController {
                         "performer", job.brief().performer().name(),
                         "day", Words.day(plan.get().brief().call()),
                         "reactions", reactions(job),
-                        "tests", tests(job.care()),
+                        "asked", asked(job, plan.get()),
+                        "tests", tests(job.performer().care()),
                         "blocks", lines(all, Kind.BLOCKS, lifted),
                         "warns", lines(all, Kind.WARNS, lifted),
                         "said", lines(all, Kind.SAID, lifted)),

@@ -9,7 +9,7 @@ import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 
-/** Roles: a lead may everything, hands run the chair and see the plan, the floor sees the shelf. */
+/** Roles: a lead may everything, hands run the chair and see the plan of their jobs, the floor sees the shelf. */
 @Configuration
 class SecurityConfig {
     private static final String POLICY =
@@ -17,7 +17,7 @@ class SecurityConfig {
                     + "font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
     @Bean
-    SecurityFilterChain chain(HttpSecurity http) throws Exception {
+    SecurityFilterChain chain(HttpSecurity http, OnTheJob onTheJob) throws Exception {
         return http.authorizeHttpRequests(
                         may -> may.requestMatchers("/css/**", "/js/**", "/fonts/**", "/figure/**", "/icons/**")
                                 .permitAll()
@@ -25,15 +25,17 @@ class SecurityConfig {
                                 .permitAll()
                                 .requestMatchers("/sign-in", "/first-lead", "/error", "/board/**")
                                 .permitAll()
-                                .requestMatchers(HttpMethod.POST, "/jobs/*/chair/**")
-                                .hasAnyRole("LEAD", "HANDS")
                                 .requestMatchers(HttpMethod.GET, "/", "/shelf")
                                 .authenticated()
                                 .requestMatchers(HttpMethod.POST, "/house/schools")
                                 .hasAnyRole("LEAD", "HANDS")
-                                .requestMatchers("/accounts/**", "/jobs/new", "/import", "/house/backup")
+                                .requestMatchers("/people/**", "/jobs/new", "/import", "/house/backup")
                                 .hasRole("LEAD")
-                                .requestMatchers(HttpMethod.GET, "/jobs/**", "/house/**")
+                                .requestMatchers(HttpMethod.POST, "/jobs/{job}/chair/**", "/jobs/{job}/strike/**")
+                                .access(onTheJob)
+                                .requestMatchers(HttpMethod.GET, "/jobs/{job}/**")
+                                .access(onTheJob)
+                                .requestMatchers(HttpMethod.GET, "/house/**")
                                 .hasAnyRole("LEAD", "HANDS")
                                 .anyRequest()
                                 .hasRole("LEAD"))

@@ -12,12 +12,14 @@ import app.kemdro.web.plans.Words;
 import app.kemdro.web.ribbon.Ribbon;
 import app.kemdro.web.room.Json;
 import app.kemdro.web.sample.ColdCasting;
+import app.kemdro.web.security.OnTheJob;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.springframework.security.core.Authentication;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -33,8 +35,10 @@ class ShelfController {
     private final Trade trade;
     private final Json json;
     private final Clock clock;
+    private final OnTheJob onTheJob;
 
-    ShelfController(Jobs jobs, Plans plans, Runs runs, Trade trade, Json json, Clock clock) {
+    ShelfController(Jobs jobs, Plans plans, Runs runs, Trade trade, Json json, Clock clock, OnTheJob onTheJob) {
+        this.onTheJob = onTheJob;
         this.jobs = jobs;
         this.plans = plans;
         this.runs = runs;
@@ -53,6 +57,7 @@ class ShelfController {
             String says,
             List<Problem> problems,
             boolean running,
+            boolean sees,
             String figure,
             String ribbon) {}
 
@@ -62,7 +67,7 @@ class ShelfController {
     }
 
     @GetMapping("/shelf")
-    String shelf(Model model) {
+    String shelf(Model model, Authentication who) {
         LocalDateTime now = LocalDateTime.now(clock);
         List<Standing> all = new java.util.ArrayList<>();
         String day = "";
@@ -71,7 +76,7 @@ class ShelfController {
             String own = past
                     ? "Past " + Words.day(job.brief().call())
                     : Words.day(job.brief().call());
-            all.add(standing(job, own, !own.equals(day)));
+            all.add(standing(job, own, !own.equals(day), onTheJob.sees(who, job)));
             day = own;
         }
         model.addAttribute("jobs", all);
@@ -116,7 +121,7 @@ class ShelfController {
         return order;
     }
 
-    private Standing standing(Job job, String day, boolean newDay) {
+    private Standing standing(Job job, String day, boolean newDay, boolean sees) {
         Plans.Answer answer = plans.of(job);
         Optional<Plan> plan = answer.plan();
         return new Standing(
@@ -126,8 +131,9 @@ class ShelfController {
                 plan.map(p -> Words.hour(p.startBy())).orElse("–"),
                 Words.hour(job.brief().call()),
                 plan.map(ShelfController::says).orElse("No plan yet."),
-                answer.problems(),
+                sees ? answer.problems() : List.of(),
                 runs.open(job.id()).isPresent(),
+                sees,
                 json.text(LookTints.figure(job.look(), Set.of(), trade)),
                 json.text(plan.map(p -> Ribbon.of(p, null))
                         .orElseGet(() -> Ribbon.empty(job.brief().call()))));

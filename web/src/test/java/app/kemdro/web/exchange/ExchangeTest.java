@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
+import app.kemdro.core.look.Brief;
 import app.kemdro.core.plan.BenchDays.Hours;
 import app.kemdro.web.DemoTest;
 import app.kemdro.web.job.Job;
@@ -66,10 +67,19 @@ class ExchangeTest {
                 j -> j.planBench(
                         new Hours(LocalTime.of(8, 30), LocalTime.of(16, 0), 2, Set.of(DayOfWeek.SUNDAY)),
                         Set.of(j.look().entries().get(0).id())));
-        String file = get("/jobs/" + out.id() + "/export.json");
+        String file = get("/jobs/" + out.id() + "/health.json").replace("Tomas Brandvik", "Tomas Elsewhere");
         String at = String.valueOf(take(file).getResponse().getRedirectedUrl());
         Job in = jobs.get(Long.parseLong(at.replaceAll("\\D+", "")));
-        assertThat(in.brief()).isEqualTo(out.brief());
+        Brief.Performer tomas = out.brief().performer();
+        Brief.Performer elsewhere = new Brief.Performer(
+                "Tomas Elsewhere",
+                tomas.heightCm(),
+                tomas.weightKg(),
+                tomas.headCm(),
+                tomas.reactsTo(),
+                tomas.brows(),
+                tomas.hair());
+        assertThat(in.brief()).isEqualTo(out.brief().on(elsewhere));
         assertThat(in.look()).isEqualTo(out.look());
         assertThat(in.title()).isEqualTo(out.title());
         assertThat(in.benchHours()).isEqualTo(out.benchHours());
@@ -127,7 +137,7 @@ class ExchangeTest {
                 "\"resin-gum\" | \"moonlight\" | 'moonlight' is not known here"
             })
     void aFileThatCannotBeMeantSaysWhereAndLeavesNothingBehind(String good, String bad, String says) throws Exception {
-        String file = get("/jobs/" + founder().id() + "/export.json").replace(good, bad);
+        String file = get("/jobs/" + founder().id() + "/health.json").replace(good, bad);
         int before = jobs.byCall().size();
         assertThat(take(file))
                 .hasStatus(200)

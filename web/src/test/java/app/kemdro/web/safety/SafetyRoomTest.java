@@ -69,7 +69,7 @@ class SafetyRoomTest {
                 .contains("cannot be lifted by anybody");
         lead.post(at, "minor", "true", "guardian", "true", "lensHours", "6");
         assertThat(lead.get(at)).doesNotContain("no guardian has agreed");
-        assertThat(jobs.get(job.id()).care().lensHours()).isEqualTo(6);
+        assertThat(jobs.get(job.id()).performer().care().lensHours()).isEqualTo(6);
         assertThat(lead.post(at, "lensHours", "90").get("change")).asString().contains("Nothing was changed");
     }
 
@@ -87,7 +87,7 @@ class SafetyRoomTest {
                 .asString()
                 .contains("nothing that is patch-tested");
         lead.post(at + "/tests/0/remove");
-        assertThat(jobs.get(job.id()).care().tests()).isEmpty();
+        assertThat(jobs.get(job.id()).performer().care().tests()).isEmpty();
     }
 
     @Test

@@ -1,4 +1,4 @@
-package app.kemdro.web.job;
+package app.kemdro.web.performer;
 
 import app.kemdro.core.safety.Care.PatchTest;
 import app.kemdro.core.safety.Care.Result;

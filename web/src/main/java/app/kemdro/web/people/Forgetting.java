@@ -1,0 +1,70 @@
+package app.kemdro.web.people;
+
+import app.kemdro.core.look.Brief;
+import app.kemdro.web.chair.Runs;
+import app.kemdro.web.job.Job;
+import app.kemdro.web.job.Jobs;
+import app.kemdro.web.performer.Performer;
+import app.kemdro.web.performer.Performers;
+import app.kemdro.web.safety.Gate;
+import java.util.List;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Takes what is known of somebody's health, or who they are, out of everything that is kept. */
+@Service
+class Forgetting {
+    private final Performers performers;
+    private final Jobs jobs;
+    private final Runs runs;
+    private final Gate gate;
+
+    Forgetting(Performers performers, Jobs jobs, Runs runs, Gate gate) {
+        this.performers = performers;
+        this.jobs = jobs;
+        this.runs = runs;
+        this.gate = gate;
+    }
+
+    /** Jobs this person sits for. */
+    List<Job> jobsOf(Performer performer) {
+        return jobs.byCall().stream()
+                .filter(j -> j.performer().id() == performer.id())
+                .toList();
+    }
+
+    /** Reactions, tests, lenses, what was seen of skin, what was lifted for them. */
+    @Transactional
+    void health(Performer performer) {
+        forget(performer, p -> p);
+    }
+
+    /** The same, and name and pictures: minutes and what was laid stay, on nobody. */
+    @Transactional
+    void person(Performer performer) {
+        String nobody = "Performer " + performer.id();
+        forget(
+                performer,
+                p -> new Brief.Performer(
+                        nobody, p.heightCm(), p.weightKg(), p.headCm(), p.reactsTo(), p.brows(), p.hair()));
+        jobsOf(performer).forEach(j -> runs.removePictures(j.id()));
+        performers.change(performer.id(), p -> p.callThem(nobody));
+    }
+
+    private void forget(Performer performer, UnaryOperator<Brief.Performer> as) {
+        List<Job> sat = jobsOf(performer);
+        sat.forEach(j -> runs.refuseWhileRunning(j.id()));
+        for (Job job : sat) {
+            runs.forgetHealth(job.id(), p -> healthy(as.apply(p)));
+            gate.forget(job.id());
+            jobs.change(job.id(), j -> j.agreedTo(Set.of()));
+        }
+        performers.change(performer.id(), Performer::forgetHealth);
+    }
+
+    private static Brief.Performer healthy(Brief.Performer p) {
+        return new Brief.Performer(p.name(), p.heightCm(), p.weightKg(), p.headCm(), Set.of(), p.brows(), p.hair());
+    }
+}

@@ -1,0 +1,120 @@
+package app.kemdro.web.people;
+
+import app.kemdro.core.learn.Pace;
+import app.kemdro.core.look.Brief.Hands;
+import app.kemdro.core.method.Trade;
+import app.kemdro.web.account.Account;
+import app.kemdro.web.account.Accounts;
+import app.kemdro.web.book.OwnPace;
+import app.kemdro.web.job.Job;
+import app.kemdro.web.job.Jobs;
+import app.kemdro.web.performer.Performer;
+import app.kemdro.web.performer.Performers;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Everybody of the house: who sits, whose hands there are, who may sign in. */
+@Controller
+class PeopleController {
+    private final Performers performers;
+    private final Jobs jobs;
+    private final Accounts accounts;
+    private final OwnPace paces;
+    private final Trade trade;
+
+    PeopleController(Performers performers, Jobs jobs, Accounts accounts, OwnPace paces, Trade trade) {
+        this.performers = performers;
+        this.jobs = jobs;
+        this.accounts = accounts;
+        this.paces = paces;
+        this.trade = trade;
+    }
+
+    /** Somebody who sits, in a line. */
+    record Sitter(long id, String name, String reactions, String sitsFor) {}
+
+    /** Somebody who works, in a line. */
+    record Artist(String name, String skill, String signsIn, String jobs, String pace) {}
+
+    @GetMapping("/people")
+    String people(Model model) {
+        List<Job> all = jobs.byCall();
+        model.addAttribute(
+                "sitters", performers.all().stream().map(p -> sitter(p, all)).toList());
+        model.addAttribute("artists", artists(all));
+        model.addAttribute("accounts", accounts.all());
+        return "people/people";
+    }
+
+    private Sitter sitter(Performer performer, List<Job> all) {
+        List<String> reactions = trade.materials().reactions().stream()
+                .filter(r -> performer.facts().reactsTo().contains(r.id()))
+                .map(r -> r.name())
+                .toList();
+        List<String> titles = all.stream()
+                .filter(j -> j.performer().id() == performer.id())
+                .map(Job::title)
+                .toList();
+        return new Sitter(
+                performer.id(),
+                performer.name(),
+                reactions.isEmpty() ? "" : "reacts to " + String.join(", ", reactions),
+                titles.isEmpty() ? "sits for no job" : String.join(", ", titles));
+    }
+
+    /** Hands of any job, with what the last of them says of their skill. */
+    private List<Artist> artists(List<Job> all) {
+        Map<String, Hands> known = new TreeMap<>(String.CASE_INSENSITIVE_ORDER);
+        Map<String, Integer> count = new TreeMap<>(String.CASE_INSENSITIVE_ORDER);
+        all.stream().flatMap(j -> j.brief().crew().stream()).forEach(h -> {
+            known.put(h.name(), h);
+            count.merge(h.name(), 1, Integer::sum);
+        });
+        List<Pace> believed = paces.of(List.copyOf(known.keySet()));
+        List<Artist> artists = new ArrayList<>();
+        known.forEach((name, hands) -> artists.add(new Artist(
+                name,
+                hands.skill().name().toLowerCase(Locale.ROOT),
+                signsIn(name).map(a -> "signs in as " + a.getName()).orElse("does not sign in"),
+                count.get(name) == 1 ? "one job" : count.get(name) + " jobs",
+                OwnPace.says(believed.get(artists.size())))));
+        return artists;
+    }
+
+    private Optional<Account> signsIn(String name) {
+        return accounts.all().stream()
+                .filter(a -> accounts.isCalled(a.getName(), name))
+                .findFirst();
+    }
+
+    @PostMapping("/people/accounts")
+    String letIn(
+            @RequestParam String name,
+            @RequestParam String displayName,
+            @RequestParam String password,
+            @RequestParam Account.Role role,
+            Model model) {
+        try {
+            accounts.add(name, displayName, password, role);
+            return "redirect:/people";
+        } catch (IllegalArgumentException wrong) {
+            Map<String, Object> typed = new LinkedHashMap<>();
+            typed.put("wrong", wrong.getMessage());
+            typed.put("name", name);
+            typed.put("displayName", displayName);
+            typed.put("role", role);
+            model.addAllAttributes(typed);
+            return people(model);
+        }
+    }
+}
