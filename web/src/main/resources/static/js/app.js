@@ -43,6 +43,10 @@ for (const bag of document.querySelectorAll('[data-bag]')) {
     });
   }
 }
+if (document.body.dataset.strike) {
+  const { mountStrike } = await import('./strike.js');
+  mountStrike();
+}
 if (document.body.dataset.board) {
   const { mountBoard } = await import('./floor/board.js');
   mountBoard();

@@ -1,20 +1,24 @@
-// The brief: pressing a zone of the figure says that the costume covers it.
+// Pressing a zone of the figure ticks it in the form around it: what the costume covers, or where skin is not as before.
 import { figureAt } from './figure.js';
 
 export function mountCover(root) {
   for (const place of root.querySelectorAll('[data-figure][data-purpose="cover"]')) {
     const form = place.closest('form');
+    const field = form.dataset.press ?? 'covers';
+    const word = form.dataset.word ?? 'covered';
+    const before = new Map();
     place.addEventListener('zone', (e) => {
-      const box = form.querySelector(`input[name="covers"][value="${e.detail.zone}"]`);
+      const box = form.querySelector(`input[name="${field}"][value="${e.detail.zone}"]`);
+      if (!box) return;
       box.checked = !box.checked;
       box.dispatchEvent(new Event('change', { bubbles: true }));
     });
     form.addEventListener('change', (e) => {
-      if (e.target.name !== 'covers') return;
+      if (e.target.name !== field) return;
       const figure = figureAt(place);
       const shown = figure.model.zones[e.target.value];
-      shown.tint = e.target.checked ? 'cover' : '';
-      shown.word = e.target.checked ? 'covered' : '';
+      if (e.target.checked) before.set(e.target.value, shown.tint === 'cover' ? ['', ''] : [shown.tint, shown.word]);
+      [shown.tint, shown.word] = e.target.checked ? ['cover', word] : (before.get(e.target.value) ?? ['', '']);
       figure.paint();
     });
   }

@@ -1,11 +1,9 @@
 package app.kemdro.core.safety;
 
 import java.time.LocalDateTime;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.function.BinaryOperator;
 import java.util.stream.Collectors;
 
 /**
@@ -17,7 +15,7 @@ import java.util.stream.Collectors;
  * @param guardian whether a guardian is there and has agreed
  * @param broken zones whose skin is broken, burnt, infected or irritated
  * @param tests patch tests, in any order
- * @param seen what was seen of the skin, in any order; the last look at a zone counts
+ * @param seen what was seen of the skin, as it came in; the last look at a zone counts
  */
 public record Care(
         int lensHours,
@@ -76,7 +74,6 @@ public record Care(
     /** The last look at each zone. */
     public Map<String, SkinSeen> lastSeen() {
         return seen.stream()
-                .collect(Collectors.toMap(
-                        SkinSeen::zone, s -> s, BinaryOperator.maxBy(Comparator.comparing(SkinSeen::at))));
+                .collect(Collectors.toMap(SkinSeen::zone, s -> s, (a, b) -> b.at().isBefore(a.at()) ? a : b));
     }
 }

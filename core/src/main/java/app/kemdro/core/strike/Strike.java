@@ -28,6 +28,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
 /**
@@ -37,6 +38,8 @@ import java.util.stream.Collectors;
 public final class Strike {
     private static final int FAR = 24 * 3600;
     private static final Set<String> OWN_PARTS = Set.of("neck", "chest", "body", "arms", "hands", "legs");
+    private static final Set<String> FREE_FIRST = Set.of("mouth", "nose", "eyes");
+    private static final String AIRWAY = "mouth, nose and eyes";
     private static final String POWDER = "powder";
     private static final String WASH = "wash";
     private static final String SOOTHE = "soothe";
@@ -106,11 +109,26 @@ public final class Strike {
 
     /** How the look of this plan comes off again, by its crew. */
     public Removal of(Plan plan) {
+        return of(plan, step -> true, false);
+    }
+
+    /**
+     * How as much of a look comes off as has been laid.
+     *
+     * @param laid which steps of the plan were begun, by id
+     * @param urgent whether mouth, nose and eyes must be free before anything else is touched that does not lie over them
+     */
+    public Removal of(Plan plan, Predicate<String> laid, boolean urgent) {
         Performer performer = plan.brief().performer();
         Map<String, Group> groups = new LinkedHashMap<>();
-        plan.stacks().forEach((zone, stack) -> {
+        plan.stacks().forEach((zone, whole) -> {
+            Stack stack = new Stack(
+                    whole.ground(),
+                    whole.layers().stream()
+                            .filter(l -> l.steps().stream().anyMatch(laid))
+                            .toList());
             String before = "";
-            for (Peel peel : peels(stack, part(zone))) {
+            for (Peel peel : peels(stack, urgent && isAirway(zone) ? AIRWAY : part(zone))) {
                 String key = peel.kind().isPresent()
                         ? peel.key()
                         : peel.key()
@@ -133,8 +151,32 @@ public final class Strike {
                 unknown.add(group.soaked().name() + ", " + body.say(body.sorted(group.zones)));
             }
         }
-        inTurn(groups);
+        if (urgent) {
+            airwayFirst(groups);
+        } else {
+            inTurn(groups);
+        }
         return scheduled(untied(groups), plan.brief(), unknown);
+    }
+
+    private boolean isAirway(String zone) {
+        return FREE_FIRST.contains(body.zone(zone).row());
+    }
+
+    /** Whatever does not lie over mouth, nose or eyes waits until they are free. */
+    private void airwayFirst(Map<String, Group> groups) {
+        Set<String> first = new LinkedHashSet<>();
+        groups.values().stream()
+                .filter(g -> g.zones.stream().anyMatch(this::isAirway))
+                .forEach(g -> before(g, groups, first));
+        groups.values().stream().filter(g -> !first.contains(g.key)).forEach(g -> g.after.addAll(first));
+    }
+
+    /** A group and all that leaves before it. */
+    private static void before(Group group, Map<String, Group> groups, Set<String> all) {
+        if (all.add(group.key)) {
+            group.after.forEach(a -> before(groups.get(a), groups, all));
+        }
     }
 
     /** Hair leaves before pieces, and the cap when no piece is left that its edge could hang on. */

@@ -17,6 +17,8 @@ import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.Planning;
 import app.kemdro.core.safety.Care.PatchTest;
 import app.kemdro.core.safety.Care.Result;
+import app.kemdro.core.safety.Care.Skin;
+import app.kemdro.core.safety.Care.SkinSeen;
 import app.kemdro.core.safety.Finding.Kind;
 import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.strike.Strike;
@@ -164,5 +166,71 @@ class SafetyTest {
                 assertThat(near).as(reaction).noneMatch(m -> m.contains().contains(reaction));
             }
         }
+    }
+
+    private static Care seen(Skin skin, int hoursBefore, String under) {
+        Plan plan = planned(PIECE, brief(lead("Ines")));
+        return new Care(
+                0,
+                false,
+                false,
+                false,
+                Set.of(),
+                List.of(),
+                List.of(new SkinSeen("cheek-left", plan.chairIn().minusHours(hoursBefore), skin, Set.of(under))));
+    }
+
+    /** Handbook section 10: on back-to-back days the skin's condition limits the next day. */
+    @Test
+    void skinThatWasRedRestsAndGetsAnotherAdhesiveForLonger() {
+        String key = "rest cheek-left";
+        assertThat(finding(findings(PIECE, seen(Skin.RED, 20, "silicone-adhesive")), key)
+                        .remedy())
+                .startsWith("Let it rest until");
+        assertThat(findings(PIECE, seen(Skin.RED, 60, "silicone-adhesive")))
+                .noneMatch(f -> f.key().equals(key));
+        assertThat(finding(findings(PIECE, seen(Skin.RED, 60, "acrylic-adhesive")), key)
+                        .remedy())
+                .startsWith("Take another adhesive");
+        assertThat(findings(PIECE, seen(Skin.RED, 200, "acrylic-adhesive")))
+                .noneMatch(f -> f.key().equals(key));
+        assertThat(findings(look(entry("foam-piece", "chin")), seen(Skin.RED, 20, "acrylic-adhesive")))
+                .noneMatch(f -> f.key().equals(key));
+        Finding broken = finding(findings(PIECE, seen(Skin.BROKEN, 90, "")), "broken");
+        assertThat(broken.kind()).isEqualTo(Kind.BLOCKS);
+        assertThat(broken.mayBeLifted()).isFalse();
+    }
+
+    @Test
+    void theLastLookAtAZoneCounts() {
+        Care red = seen(Skin.RED, 30, "acrylic-adhesive");
+        SkinSeen again = seen(Skin.FINE, 20, "acrylic-adhesive").seen().get(0);
+        Care fine = new Care(
+                0,
+                false,
+                false,
+                false,
+                Set.of(),
+                List.of(),
+                List.of(again, red.seen().get(0)));
+        assertThat(findings(PIECE, fine)).noneMatch(f -> f.key().startsWith("rest"));
+    }
+
+    @Test
+    void whatIsDoneToAPerformerIsAgreedToBefore() {
+        Plan plan = planned(PIECE, brief(lead("Ines")));
+        assertThat(SAFETY.procedures(plan)).extracting(Safety.Procedure::id).contains("pictures", "covered");
+        assertThat(SAFETY.procedures(planned(look(entry("base-cream", "forehead")), brief(lead("Ines")))))
+                .extracting(Safety.Procedure::id)
+                .containsExactly("pictures");
+        assertThat(finding(findings(PIECE, Care.UNKNOWN), "consent").what()).contains("forms are stuck to the face");
+        assertThat(SAFETY.of(
+                        plan,
+                        PIECE,
+                        STRIKE.of(plan),
+                        Care.UNKNOWN,
+                        Set.of("pictures", "covered"),
+                        plan.chairIn().minusDays(3)))
+                .noneMatch(f -> f.key().equals("consent"));
     }
 }

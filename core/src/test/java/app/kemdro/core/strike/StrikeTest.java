@@ -73,6 +73,50 @@ class StrikeTest {
         });
     }
 
+    /** Out of the middle of a run: only what was laid comes off, and mouth, nose and eyes are free as soon as they can be. */
+    @ParameterizedTest
+    @MethodSource("characters")
+    void inAnEmergencyMouthNoseAndEyesAreFreeFirst(CharactersTest.Character character) {
+        if (!(PLANNER.plan(character.look(), character.brief()) instanceof Planning.Done done)) {
+            return;
+        }
+        Plan plan = done.plan();
+        int half = plan.steps().size() / 2;
+        Set<String> laid = plan.schedule().placed().stream()
+                .limit(half)
+                .map(p -> p.task())
+                .collect(java.util.stream.Collectors.toSet());
+        Removal removal = STRIKE.of(plan, laid::contains, true);
+        assertThat(ScheduleCheck.problems(removal.network(), removal.schedule()))
+                .isEmpty();
+        Set<String> free = Set.of("mouth", "nose", "eyes");
+        List<String> needed = new ArrayList<>(removal.steps().stream()
+                .filter(s -> s.takes().keySet().stream()
+                        .anyMatch(z -> free.contains(TRADE.body().zone(z).row())))
+                .map(Step::id)
+                .toList());
+        int freeAt = needed.stream()
+                .mapToInt(id -> removal.schedule().of(id).end())
+                .max()
+                .orElse(0);
+        for (int k = 0; k < needed.size(); k++) {
+            String id = needed.get(k);
+            removal.network().lags().stream()
+                    .filter(l -> l.to().equals(id) && !needed.contains(l.from()))
+                    .forEach(l -> needed.add(l.from()));
+        }
+        assertThat(removal.steps().stream()
+                        .filter(s -> removal.schedule().of(s.id()).start() < freeAt)
+                        .map(Step::id))
+                .isSubsetOf(needed);
+        removal.steps()
+                .forEach(s -> s.takes()
+                        .forEach((zone, materials) -> assertThat(plan.stacks().get(zone).layers().stream()
+                                        .filter(l -> l.steps().stream().anyMatch(laid::contains))
+                                        .map(Stack.Layer::material))
+                                .containsAll(materials)));
+    }
+
     /** [F18] common practice: a complex single character comes off in about 60 minutes; held within a tenth. */
     @Test
     void aComplexCharacterComesOffInAnHour() {

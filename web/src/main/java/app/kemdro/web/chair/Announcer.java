@@ -11,7 +11,7 @@ import org.springframework.stereotype.Component;
 
 /** Takes in what is reported, and tells every screen that shows the run. */
 @Component
-class Announcer {
+public class Announcer {
     private final Runs runs;
     private final Screens screens;
     private final Json json;
@@ -49,6 +49,11 @@ class Announcer {
             screens.tell(floor(jobId), "now", json.text(FloorView.of(standing, runs.now(standing.run()))));
         }
         return answer;
+    }
+
+    /** Ends a run from elsewhere; every screen hears of it. */
+    public void end(Run run, String press, String account) {
+        report(run.jobId(), new RunEvent(press, runs.now(run), "", RunEvent.Type.END, "", 0, 0, ""), account);
     }
 
     /** Tells every screen how it stands, though nothing was reported. */

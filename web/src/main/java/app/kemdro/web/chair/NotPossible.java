@@ -8,7 +8,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 public final class NotPossible extends RuntimeException {
     private static final long serialVersionUID = 1L;
 
-    NotPossible(String message) {
+    public NotPossible(String message) {
         super(message);
     }
 }

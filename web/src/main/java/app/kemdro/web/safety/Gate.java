@@ -1,6 +1,5 @@
 package app.kemdro.web.safety;
 
-import app.kemdro.core.kit.Waste;
 import app.kemdro.core.material.Material;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
@@ -8,9 +7,8 @@ import app.kemdro.core.safety.Finding;
 import app.kemdro.core.safety.Finding.Kind;
 import app.kemdro.core.safety.Safety;
 import app.kemdro.core.safety.Safety.Procedure;
-import app.kemdro.core.schedule.Planner;
-import app.kemdro.core.strike.Strike;
 import app.kemdro.web.job.Job;
+import app.kemdro.web.plans.Removals;
 import java.time.Clock;
 import java.time.LocalDateTime;
 import java.util.List;
@@ -22,17 +20,15 @@ import org.springframework.transaction.annotation.Transactional;
 /** Says what stands between a job and the chair. */
 @Component
 public class Gate {
-    private static final int PLACEMENTS = 20;
-
     private final SafetyLiftRepository lifts;
     private final Safety safety;
-    private final Strike strike;
+    private final Removals removals;
     private final Clock clock;
 
-    Gate(SafetyLiftRepository lifts, Trade trade, Clock clock) {
+    Gate(SafetyLiftRepository lifts, Removals removals, Trade trade, Clock clock) {
         this.lifts = lifts;
         this.safety = new Safety(trade);
-        this.strike = new Strike(trade, Waste.standard(trade.body()).removerPerCm2(), Planner.trying(PLACEMENTS));
+        this.removals = removals;
         this.clock = clock;
     }
 
@@ -44,7 +40,7 @@ public class Gate {
     /** Everything to be seen to on this job. */
     List<Finding> findings(Job job, Plan plan) {
         return safety.of(
-                plan, job.look(), strike.of(plan), job.performer().care(), job.consents(), LocalDateTime.now(clock));
+                plan, job.look(), removals.of(plan), job.performer().care(), job.consents(), LocalDateTime.now(clock));
     }
 
     /** What the performer of this plan has to agree to. */

@@ -19,7 +19,7 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 class Watch implements WebMvcConfigurer, HandlerInterceptor {
     /** Rooms and files that name reactions, tests or skin. */
     private static final String[] PLACES = {
-        "brief", "look", "kit", "safety", "safety.pdf", "skin", "health.json", "book", "continuity.pdf"
+        "brief", "look", "kit", "safety", "safety.pdf", "strike/skin", "health.json", "book", "continuity.pdf"
     };
 
     private final Jobs jobs;

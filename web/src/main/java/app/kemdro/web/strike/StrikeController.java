@@ -1,18 +1,16 @@
 package app.kemdro.web.strike;
 
-import app.kemdro.core.kit.Waste;
-import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.schedule.Placed;
-import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.strike.Removal;
 import app.kemdro.core.strike.Removal.Sort;
 import app.kemdro.core.strike.Removal.Step;
-import app.kemdro.core.strike.Strike;
+import app.kemdro.web.chair.Run;
 import app.kemdro.web.file.Files;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
 import app.kemdro.web.plans.Plans;
+import app.kemdro.web.plans.Removals;
 import app.kemdro.web.plans.Words;
 import app.kemdro.web.print.Sheets;
 import app.kemdro.web.room.Rooms;
@@ -35,21 +33,22 @@ import org.springframework.web.bind.annotation.PathVariable;
 /** How the look of a job comes off again. */
 @Controller
 class StrikeController {
-    private static final int PLACEMENTS = 120;
     private static final double WIDTH = 1000;
 
     private final Jobs jobs;
     private final Plans plans;
     private final Rooms rooms;
     private final Sheets sheets;
-    private final Strike strike;
+    private final Removals removals;
+    private final Strikes strikes;
 
-    StrikeController(Jobs jobs, Plans plans, Rooms rooms, Sheets sheets, Trade trade) {
+    StrikeController(Jobs jobs, Plans plans, Rooms rooms, Sheets sheets, Removals removals, Strikes strikes) {
         this.jobs = jobs;
         this.plans = plans;
         this.rooms = rooms;
         this.sheets = sheets;
-        this.strike = new Strike(trade, Waste.standard(trade.body()).removerPerCm2(), Planner.trying(PLACEMENTS));
+        this.removals = removals;
+        this.strikes = strikes;
     }
 
     /** A step as it is read. */
@@ -77,8 +76,11 @@ class StrikeController {
     @GetMapping("/jobs/{id}/strike")
     String strike(@PathVariable long id, Model model) {
         Job job = jobs.get(id);
+        model.addAttribute("on", strikes.open(id).isPresent());
+        model.addAttribute(
+                "worn", strikes.worn(id).map(StrikeController::says).orElse("all of the look as it is planned"));
         rooms.open(model, job, "strike").ifPresent(plan -> {
-            Removal removal = strike.of(plan);
+            Removal removal = removals.of(plan);
             int whole = Math.max(1, removal.seconds());
             model.addAttribute("lines", lines(removal));
             model.addAttribute("removers", removers(removal));
@@ -89,6 +91,12 @@ class StrikeController {
             model.addAttribute("booked", booked(plan, removal));
         });
         return "strike/strike";
+    }
+
+    /** Which day in the chair is still worn. */
+    private static String says(Run run) {
+        return "what was laid on " + Words.day(run.beganAt()) + " from " + Words.hour(run.beganAt())
+                + (run.endedAt() == null ? "; the run ends with it" : "");
     }
 
     private static String booked(Plan plan, Removal removal) {
@@ -170,7 +178,7 @@ class StrikeController {
         if (plan.isEmpty()) {
             return Files.elsewhere("/jobs/" + id + "/strike");
         }
-        Removal removal = strike.of(plan.get());
+        Removal removal = removals.of(plan.get());
         byte[] pdf = sheets.oneSide(
                 "strike/sheet",
                 Map.of(

@@ -1,0 +1,114 @@
+package app.kemdro.core.strike;
+
+import static app.kemdro.core.plan.Samples.TRADE;
+import static app.kemdro.core.plan.Samples.assistant;
+import static app.kemdro.core.plan.Samples.brief;
+import static app.kemdro.core.plan.Samples.lead;
+import static app.kemdro.core.plan.Samples.planned;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.kemdro.core.plan.Samples;
+import app.kemdro.core.run.RunEvent;
+import app.kemdro.core.run.RunEvent.Type;
+import app.kemdro.core.run.RunState;
+import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.Planner;
+import app.kemdro.core.schedule.Schedule;
+import app.kemdro.core.strike.Removal.Step;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class UndoingTest {
+    private static final Planner PLANNER = Planner.trying(20);
+    private static final Removal REMOVAL =
+            new Strike(TRADE, 0.02, PLANNER).of(planned(Samples.bellFounder(), brief(lead("Ines"), assistant("Pell"))));
+    private static final LocalDateTime BEGAN = LocalDateTime.of(2026, 1, 5, 18, 0);
+
+    private final List<RunEvent> events = new ArrayList<>();
+
+    private void report(int second, String hands, Type type, String step) {
+        events.add(new RunEvent("e" + events.size(), BEGAN.plusSeconds(second), hands, type, step, 180, 0, ""));
+    }
+
+    private Undoing now() {
+        return new Undoing(REMOVAL, BEGAN, RunState.of(events));
+    }
+
+    private static Step flood() {
+        return REMOVAL.steps().stream()
+                .filter(s -> s.soakSeconds() > 0)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static String lift(Step flood) {
+        return flood.id().replace("/flood", "/lift");
+    }
+
+    /** Followed press by press, always what comes next for whoever is free: all comes off, nothing before its time. */
+    @Test
+    void followedStepByStepEverythingComesOff() {
+        Schedule schedule = REMOVAL.schedule();
+        int second = 0;
+        int presses = 0;
+        while (!now().over()) {
+            assertThat(presses++).isLessThan(1000);
+            LocalDateTime at = BEGAN.plusSeconds(second);
+            for (String hands : List.of("Ines", "Pell")) {
+                String doing = now().doing(hands).map(Step::id).orElse("");
+                if (!doing.isEmpty() && schedule.of(doing).end() <= second + 30) {
+                    report(second, hands, Type.FINISH, doing);
+                    schedule = now().again(PLANNER, schedule, at);
+                }
+                List<Placed> ahead = now().ahead(schedule, hands);
+                if (now().doing(hands).isEmpty()
+                        && !ahead.isEmpty()
+                        && now().keeps(ahead.get(0).task(), at).isEmpty()) {
+                    report(second, hands, Type.START, ahead.get(0).task());
+                    schedule = now().again(PLANNER, schedule, at);
+                }
+            }
+            second += 30;
+        }
+        assertThat(now().covered()).isEmpty();
+        assertThat(now().soaking()).isEmpty();
+        // somebody looks every half minute, and presses up to that much too soon or too late
+        assertThat(second).isBetween(REMOVAL.seconds() * 9 / 10, REMOVAL.seconds() * 5 / 4);
+    }
+
+    @Test
+    void whatSoaksIsNotLiftedBeforeItsTimeUnlessSomebodyLooked() {
+        Step flood = flood();
+        report(0, "Ines", Type.START, flood.id());
+        report(60, "Ines", Type.FINISH, flood.id());
+        LocalDateTime loose = BEGAN.plusSeconds(60 + flood.soakSeconds());
+        assertThat(now().looseAt(flood)).isEqualTo(loose);
+        assertThat(now().soaking()).containsExactly(flood);
+        assertThat(now().keeps(lift(flood), loose.minusSeconds(1))).isPresent();
+        assertThat(now().covered())
+                .containsAll(REMOVAL.step(lift(flood)).takes().keySet());
+        report(70, "Ines", Type.CLEAR, flood.id());
+        assertThat(now().looseAt(flood)).isEqualTo(BEGAN.plusSeconds(70));
+    }
+
+    @Test
+    void notYetPutsTheLiftOffAndTheRestIsPlannedRoundIt() {
+        Step flood = flood();
+        report(0, "Ines", Type.START, flood.id());
+        report(60, "Ines", Type.FINISH, flood.id());
+        int due = 60 + flood.soakSeconds();
+        report(due, "Ines", Type.NOT_YET, flood.id());
+        assertThat(now().looseAt(flood)).isEqualTo(BEGAN.plusSeconds(due + 180));
+        Schedule schedule = now().again(PLANNER, REMOVAL.schedule(), BEGAN.plusSeconds(due));
+        assertThat(schedule.of(lift(flood)).start()).isGreaterThanOrEqualTo(due + 180);
+    }
+
+    @Test
+    void nothingIsLiftedFromUnderWhatStillLiesOnIt() {
+        assertThat(now().keeps("wash", BEGAN))
+                .hasValueSatisfying(w -> assertThat(w).startsWith("first: "));
+        assertThat(now().over()).isFalse();
+    }
+}

@@ -1,0 +1,184 @@
+package app.kemdro.web.strike;
+
+import app.kemdro.core.layer.Stack;
+import app.kemdro.core.method.Trade;
+import app.kemdro.core.safety.Care.Skin;
+import app.kemdro.core.safety.Care.SkinSeen;
+import app.kemdro.core.safety.Safety;
+import app.kemdro.web.figure.FigureModel;
+import app.kemdro.web.figure.FigureModel.Tint;
+import app.kemdro.web.job.Job;
+import app.kemdro.web.job.Jobs;
+import app.kemdro.web.performer.Performers;
+import app.kemdro.web.performer.SkinSeenRow;
+import app.kemdro.web.plans.Plans;
+import app.kemdro.web.plans.Words;
+import app.kemdro.web.room.Json;
+import app.kemdro.web.room.Rooms;
+import java.security.Principal;
+import java.time.LocalDateTime;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** What skin looks like when all is off: it decides what may go there next. */
+@Controller
+class SkinController {
+    private static final int LONGEST_NOTE = 400;
+
+    private final Jobs jobs;
+    private final Performers performers;
+    private final Strikes strikes;
+    private final Plans plans;
+    private final Trade trade;
+    private final Json json;
+
+    SkinController(Jobs jobs, Performers performers, Strikes strikes, Plans plans, Trade trade, Json json) {
+        this.jobs = jobs;
+        this.performers = performers;
+        this.strikes = strikes;
+        this.plans = plans;
+        this.trade = trade;
+        this.json = json;
+    }
+
+    /** A zone that was worked on, and what was seen of it last. */
+    record Zone(String id, String name, String seen, String kind) {}
+
+    @GetMapping("/jobs/{id}/strike/skin")
+    String skin(@PathVariable long id, Model model) {
+        Job job = jobs.get(id);
+        Map<String, SkinSeen> last = job.performer().care().lastSeen();
+        Map<String, Set<String>> worked = worked(job);
+        List<Zone> zones = trade.body().sorted(worked.keySet()).stream()
+                .map(z -> new Zone(
+                        z,
+                        trade.body().zone(z).name(),
+                        last.containsKey(z) ? said(last.get(z)) : "not looked at yet",
+                        last.containsKey(z) ? last.get(z).skin().name() : ""))
+                .toList();
+        model.addAttribute("job", job);
+        model.addAttribute("room", "strike");
+        model.addAttribute("zones", zones);
+        model.addAttribute(
+                "unseen", zones.stream().filter(z -> z.kind().isEmpty()).count());
+        model.addAttribute(
+                "took",
+                strikes.of(id).stream()
+                        .filter(s -> s.endedAt() != null)
+                        .findFirst()
+                        .map(s -> Words.span(Math.max(
+                                1,
+                                java.time.Duration.between(s.beganAt(), s.endedAt())
+                                        .toMinutes())))
+                        .orElse(""));
+        model.addAttribute("figure", json.text(FigureModel.of(trade.body(), Set.of(), z -> tint(last, worked, z))));
+        return "strike/skin";
+    }
+
+    private static Tint tint(Map<String, SkinSeen> last, Map<String, Set<String>> worked, String zone) {
+        return last.containsKey(zone) && worked.containsKey(zone)
+                ? switch (last.get(zone).skin()) {
+                    case FINE -> Tint.NONE;
+                    case RED -> new Tint("need", "red");
+                    case BROKEN -> new Tint("fail", "broken");
+                }
+                : Tint.NONE;
+    }
+
+    private static String said(SkinSeen seen) {
+        String word = switch (seen.skin()) {
+            case FINE -> "fine";
+            case RED -> "red";
+            case BROKEN -> "broken";
+        };
+        return word + ", " + Words.day(seen.at()) + ", " + Words.hour(seen.at());
+    }
+
+    /** Zones of skin that were worked on, with what had been stuck there. */
+    private Map<String, Set<String>> worked(Job job) {
+        Map<String, Stack> stacks = strikes.of(job.id()).stream()
+                .findFirst()
+                .map(s -> strikes.standing(s).base().plan().stacks())
+                .or(() -> plans.of(job).plan().map(p -> p.stacks()))
+                .orElse(Map.of());
+        Map<String, Set<String>> worked = new LinkedHashMap<>();
+        stacks.forEach((zone, stack) -> {
+            if (trade.body().zone(zone).isSkin() && !stack.layers().isEmpty()) {
+                worked.put(zone, Safety.stuck(stack));
+            }
+        });
+        return worked;
+    }
+
+    @PostMapping("/jobs/{id}/strike/skin")
+    String see(
+            @PathVariable long id,
+            @RequestParam Skin skin,
+            @RequestParam(defaultValue = "") Set<String> zones,
+            @RequestParam(defaultValue = "") String note,
+            Principal who,
+            RedirectAttributes after) {
+        Job job = jobs.get(id);
+        Map<String, Set<String>> worked = worked(job);
+        List<String> chosen =
+                trade.body().sorted(skin == Skin.FINE && zones.isEmpty() ? rest(job, worked.keySet()) : known(zones));
+        if (chosen.isEmpty()) {
+            return say(id, "Press the places first. Nothing was written down.", after);
+        }
+        if (note.strip().length() > LONGEST_NOTE) {
+            return say(id, "A note takes up to " + LONGEST_NOTE + " letters. Nothing was written down.", after);
+        }
+        LocalDateTime now = strikes.now();
+        performers.change(
+                job.performer().id(),
+                p -> chosen.forEach(z -> p.see(new SkinSeenRow(
+                        z,
+                        now,
+                        skin,
+                        String.join(",", worked.getOrDefault(z, Set.of())),
+                        note.strip(),
+                        who.getName()))));
+        return say(
+                id,
+                "Written down: " + trade.body().say(chosen) + ". "
+                        + switch (skin) {
+                            case FINE -> "Soothe and moisturise all the same.";
+                            case RED -> "It rests; Safety says for how long, on the next job too.";
+                            case BROKEN ->
+                                "Nothing goes there until somebody has seen it whole again. Have it looked at.";
+                        },
+                after);
+    }
+
+    private Set<String> known(Set<String> zones) {
+        return zones.stream().filter(trade.body()::has).collect(java.util.stream.Collectors.toSet());
+    }
+
+    /** All that was worked on and has not been seen as red or broken since. */
+    private Set<String> rest(Job job, Set<String> worked) {
+        LocalDateTime since = strikes.of(job.id()).stream()
+                .findFirst()
+                .map(StrikeRun::beganAt)
+                .orElse(strikes.now().minusHours(1));
+        Map<String, SkinSeen> last = job.performer().care().lastSeen();
+        return worked.stream()
+                .filter(z -> !last.containsKey(z)
+                        || last.get(z).skin() == Skin.FINE
+                        || last.get(z).at().isBefore(since))
+                .collect(java.util.stream.Collectors.toSet());
+    }
+
+    private static String say(long id, String said, RedirectAttributes after) {
+        after.addFlashAttribute(Rooms.CHANGE, said);
+        return "redirect:/jobs/" + id + "/strike/skin";
+    }
+}

@@ -1,0 +1,15 @@
+package app.kemdro.web.strike;
+
+import java.util.List;
+import java.util.Optional;
+import org.springframework.data.repository.Repository;
+
+interface StrikeRunRepository extends Repository<StrikeRun, Long> {
+    Optional<StrikeRun> findFirstByJobIdAndEndedAtIsNullOrderByIdDesc(long jobId);
+
+    List<StrikeRun> findAllByJobIdOrderByIdDesc(long jobId);
+
+    boolean existsByRunId(long runId);
+
+    StrikeRun saveAndFlush(StrikeRun run);
+}
