@@ -116,3 +116,7 @@ create table strike_event (
     by_account varchar(40) not null,
     constraint strike_event_once unique (strike_id, event_id)
 );
+
+-- what a picture of the book shows: taken in the chair, before, after, or one place of the body
+alter table run_picture add column shows varchar(8) default 'CHAIR' not null;
+alter table run_picture add column zone varchar(40) default '' not null;

@@ -76,7 +76,7 @@ class HouseTest {
             .mayOnlyAccessLayers(
                     "datafile", "colour", "plan", "layer", "look", "method", "body", "material", "schedule")
             .whereLayer("strike")
-            .mayOnlyAccessLayers("datafile", "plan", "layer", "look", "method", "body", "material", "schedule")
+            .mayOnlyAccessLayers("datafile", "run", "plan", "layer", "look", "method", "body", "material", "schedule")
             .whereLayer("safety")
             .mayOnlyAccessLayers(
                     "datafile", "strike", "plan", "layer", "look", "method", "body", "material", "schedule")

@@ -1,12 +1,14 @@
 package app.kemdro.web.chair;
 
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import java.time.LocalDateTime;
 
-/** A picture taken in the chair. */
+/** A picture of a run. */
 @Entity
 @Table(name = "run_picture")
 class Picture {
@@ -20,18 +22,21 @@ class Picture {
     @Lob
     private byte[] image = new byte[0];
 
+    @Enumerated(EnumType.STRING)
+    private RunPictures.Shows shows = RunPictures.Shows.CHAIR;
+
+    private String zone = "";
+
     protected Picture() {}
 
-    Picture(String id, long runId, LocalDateTime takenAt, String kind, byte[] image) {
+    Picture(String id, long runId, LocalDateTime takenAt, byte[] image, RunPictures.Shows shows, String zone) {
         this.id = id;
         this.runId = runId;
         this.takenAt = takenAt;
-        this.kind = kind;
+        this.kind = "image/jpeg";
         this.image = image.clone();
-    }
-
-    long runId() {
-        return runId;
+        this.shows = shows;
+        this.zone = zone;
     }
 
     String kind() {

@@ -1,10 +1,21 @@
 package app.kemdro.web.chair;
 
+import app.kemdro.web.chair.RunPictures.Shown;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.data.repository.Repository;
 
 interface Pictures extends Repository<Picture, String> {
-    Optional<Picture> findById(String id);
+    /** What there is, without the pictures themselves. */
+    List<Shown> findByRunId(long runId);
+
+    Optional<Picture> findByIdAndRunIdIn(String id, List<Long> runs);
+
+    boolean existsById(String id);
+
+    long countByRunId(long runId);
+
+    void deleteByIdAndRunId(String id, long runId);
 
     void deleteByRunId(long runId);
 
