@@ -2,6 +2,7 @@
 import { mountCover } from './cover.js';
 import { mountKeys } from './keys.js';
 import { enliven, mountLive, whenSwapped } from './live.js';
+import { mountPictures } from './picture.js';
 import { mountRibbon } from './ribbon.js';
 import { mountPatterns } from './patterns.js';
 
@@ -9,6 +10,7 @@ mountPatterns();
 mountKeys();
 mountLive();
 whenSwapped(mountCover);
+whenSwapped(mountPictures);
 if (document.querySelector('.lookroom')) {
   const { mountLook } = await import('./look/look.js');
   whenSwapped(mountLook);

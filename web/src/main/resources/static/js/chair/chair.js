@@ -5,6 +5,7 @@ import { drawMini } from '../ribbon.js';
 import { el } from '../svg.js';
 import { Kept } from './kept.js';
 import { Signals } from './signals.js';
+import { madeSmall } from '../picture.js';
 
 const REFRESH = 20_000;
 const LEVERS_AFTER = 900;
@@ -379,11 +380,7 @@ class Chair {
   /** A picture is made small on this device before it is sent. */
   async picture(file) {
     try {
-      const image = await createImageBitmap(file);
-      const scale = Math.min(1, 1280 / Math.max(image.width, image.height));
-      const canvas = Object.assign(document.createElement('canvas'), { width: Math.round(image.width * scale), height: Math.round(image.height * scale) });
-      canvas.getContext('2d').drawImage(image, 0, 0, canvas.width, canvas.height);
-      const small = await new Promise((done) => { canvas.toBlob(done, 'image/jpeg', 0.85); });
+      const small = await madeSmall(file);
       const form = new FormData();
       form.append('id', crypto.randomUUID());
       form.append('hands', this.mine);

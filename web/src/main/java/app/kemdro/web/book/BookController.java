@@ -1,6 +1,7 @@
 package app.kemdro.web.book;
 
 import app.kemdro.core.learn.Pace;
+import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Hands;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
@@ -11,13 +12,17 @@ import app.kemdro.core.run.StepState;
 import app.kemdro.core.run.StepState.Status;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.web.chair.Run;
+import app.kemdro.web.chair.RunPictures;
 import app.kemdro.web.chair.Runs;
 import app.kemdro.web.chair.Runs.Standing;
+import app.kemdro.web.colour.KeptMixes;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
+import app.kemdro.web.kit.UsedUp;
 import app.kemdro.web.plans.Plans;
 import app.kemdro.web.plans.Words;
 import app.kemdro.web.room.Rooms;
+import app.kemdro.web.strike.Strikes;
 import java.time.Duration;
 import java.time.LocalDateTime;
 import java.util.Comparator;
@@ -25,6 +30,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import org.springframework.security.core.Authentication;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -42,8 +48,29 @@ class BookController {
     private final Plans plans;
     private final Rooms rooms;
     private final Trade trade;
+    private final Held held;
+    private final RunPictures pictures;
+    private final Strikes strikes;
+    private final UsedUp used;
+    private final KeptMixes mixes;
 
-    BookController(Jobs jobs, Runs runs, Rooms rooms, Trade trade, OwnPace paces, Plans plans) {
+    BookController(
+            Jobs jobs,
+            Runs runs,
+            Rooms rooms,
+            Trade trade,
+            OwnPace paces,
+            Plans plans,
+            Held held,
+            RunPictures pictures,
+            Strikes strikes,
+            UsedUp used,
+            KeptMixes mixes) {
+        this.used = used;
+        this.mixes = mixes;
+        this.held = held;
+        this.pictures = pictures;
+        this.strikes = strikes;
         this.paces = paces;
         this.plans = plans;
         this.trade = trade;
@@ -78,8 +105,11 @@ class BookController {
         }
     }
 
-    /** A note with its time, or a picture. */
-    record Note(String hour, String hands, String text, String picture) {}
+    /** A note with its time. */
+    record Note(String hour, String hands, String text) {}
+
+    /** A picture, and what it shows. */
+    record Shown(String id, String says) {}
 
     private Note note(RunEvent n, Plan plan) {
         String text = switch (n.type()) {
@@ -92,14 +122,13 @@ class BookController {
                                 .orElse("");
             case REACTION -> "Skin reacted: " + n.text();
             case USED -> "Used: " + n.text();
-            case PICTURE -> "";
             default -> n.text();
         };
-        return new Note(Words.hour(n.at()), n.hands(), text, n.type() == RunEvent.Type.PICTURE ? n.text() : "");
+        return new Note(Words.hour(n.at()), n.hands(), text);
     }
 
     @GetMapping("/jobs/{id}/book")
-    String book(@PathVariable long id, @RequestParam Optional<Long> run, Model model) {
+    String book(@PathVariable long id, @RequestParam Optional<Long> run, Model model, Authentication who) {
         Job job = jobs.get(id);
         rooms.open(model, job, "book");
         List<Run> all = runs.of(id);
@@ -114,8 +143,32 @@ class BookController {
                 IntStream.range(0, crew.size())
                         .mapToObj(k -> line(crew.get(k), believed.get(k)))
                         .toList());
-        shown.ifPresent(r -> fill(model, runs.standing(r)));
+        shown.ifPresent(r -> {
+            fill(model, runs.standing(r));
+            model.addAttribute("used", used.of(id, r.id()));
+            model.addAttribute("mixes", mixes.of(id));
+            model.addAttribute("beside", held.beside(r, who));
+            model.addAttribute(
+                    "pictures", pictures.of(r).stream().map(this::shown).toList());
+            model.addAttribute(
+                    "places",
+                    trade.body().zones().stream().filter(z -> z.isSkin()).toList());
+            strikes.of(r).ifPresent(said -> model.addAttribute("strike", said));
+        });
         return "book/book";
+    }
+
+    private Shown shown(RunPictures.Shown p) {
+        String place = p.zone().isEmpty() ? "" : trade.body().zone(p.zone()).name();
+        return new Shown(
+                p.id(),
+                switch (p.shows()) {
+                    case BEFORE -> "before";
+                    case CHAIR -> "in the chair, " + Words.hour(p.takenAt());
+                    case AFTER -> "ready";
+                    case ZONE -> place.isEmpty() ? "one place" : place;
+                    case SKIN -> "skin, when it was off" + (place.isEmpty() ? "" : ": " + place);
+                });
     }
 
     /**
@@ -161,6 +214,8 @@ class BookController {
                 .sorted(Comparator.comparing(x -> begun(s, x)))
                 .forEach(x -> lines.add(line(lines.size() + 1, s, x, Optional.empty(), span)));
         model.addAttribute("lines", lines);
+        Brief.Room air = s.plan().brief().room();
+        model.addAttribute("air", "%.0f °C, %.0f %% humidity".formatted(air.temperatureC(), air.humidityPercent()));
         model.addAttribute("day", Words.day(began));
         model.addAttribute("began", Words.hour(began));
         model.addAttribute("ended", last.map(Words::hour).orElse("–"));
@@ -169,7 +224,11 @@ class BookController {
         model.addAttribute("open", s.run().endedAt() == null);
         model.addAttribute("difference", last.isPresent() ? Words.change(took - planned) : "");
         model.addAttribute(
-                "notes", s.state().notes().stream().map(n -> note(n, s.plan())).toList());
+                "notes",
+                s.state().notes().stream()
+                        .filter(n -> n.type() != RunEvent.Type.PICTURE)
+                        .map(n -> note(n, s.plan()))
+                        .toList());
         model.addAttribute("notYet", count(s, RunEvent.Type.NOT_YET));
         model.addAttribute("skipped", count(s, RunEvent.Type.SKIP));
     }

@@ -487,10 +487,14 @@ public class Runs {
         }
     }
 
-    /** Stores a run that followed this plan and is over; for runs that were not held here. */
-    public void storeFinished(Job job, Plan plan, List<RunEvent> reports, String account) {
+    /**
+     * Stores a run that followed this plan and is over; for runs that were not held here.
+     *
+     * @param pace minutes that passed in one, where it was a rehearsal; else 0
+     */
+    public void storeFinished(Job job, Plan plan, List<RunEvent> reports, String account, int pace) {
         transaction.executeWithoutResult(t -> {
-            Run run = seat(job, new Base(plan.carriedOut(job.look()), plan.brief(), plan), account, 0);
+            Run run = seat(job, new Base(plan.carriedOut(job.look()), plan.brief(), plan), account, pace);
             reports.forEach(e -> events.saveAndFlush(new EventRow(run.id(), e, account)));
             run.end(reports.get(reports.size() - 1).at());
         });

@@ -75,6 +75,7 @@ class DemoWorld implements SmartInitializingSingleton {
         LocalDateTime test = today.minusDays(2).atTime(9, 30);
         Job cameraTest = ColdCasting.founder("Orrin Vask, camera test", test);
         Rehearsed.store(runs, jobs.add(cameraTest), "ines");
+        paint(cameraTest);
         Job founder =
                 plans.add(ColdCasting.founder("Orrin Vask", today.plusDays(1).atTime(7, 45)));
         paint(founder);

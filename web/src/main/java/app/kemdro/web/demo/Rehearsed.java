@@ -19,14 +19,16 @@ import java.util.SplittableRandom;
 final class Rehearsed {
     private Rehearsed() {}
 
+    /** The camera test as it was rehearsed the evening before, and as it was held. */
     static void store(Runs runs, Job job, String account) {
-        LocalDateTime began = job.brief().chairIn().orElseThrow().plusMinutes(2);
-        Plan plan = runs.planAt(job, began);
-        runs.storeFinished(job, plan, morning(plan), account);
+        LocalDateTime began = job.brief().chairIn().orElseThrow();
+        Plan rehearsed = runs.planAt(job, began);
+        runs.storeFinished(job, rehearsed, morning(rehearsed, new SplittableRandom(3)), account, 30);
+        Plan held = runs.planAt(job, began.plusMinutes(2));
+        runs.storeFinished(job, held, morning(held, new SplittableRandom(7)), account, 0);
     }
 
-    private static List<RunEvent> morning(Plan plan) {
-        SplittableRandom random = new SplittableRandom(7);
+    private static List<RunEvent> morning(Plan plan, SplittableRandom random) {
         List<RunEvent> events = new ArrayList<>();
         Map<String, Integer> free = new HashMap<>();
         Map<String, Integer> end = new HashMap<>();

@@ -22,7 +22,7 @@ import org.springframework.transaction.annotation.Transactional;
  * counted as worn once more. It can be put back, and every product can be corrected by hand.
  */
 @Component
-class UsedUp {
+public class UsedUp {
     private final StockUseRepository uses;
     private final Products products;
     private final Amounts amounts;
@@ -74,6 +74,14 @@ class UsedUp {
         products.use(v.code(), packs);
         String said = need.isCounted() ? need.pieces() + " pcs" : Words.grams(used);
         uses.save(new StockUse(ended.run(), ended.job(), v.code(), v.name(), packs, said, false));
+    }
+
+    /** What one day of a job took, in words. */
+    public List<String> of(long job, long run) {
+        return uses.findByJobIdOrderByRunIdDescNameAsc(job).stream()
+                .filter(u -> u.runId() == run)
+                .map(StockUse::line)
+                .toList();
     }
 
     /** What the last day of a job took, in words. */

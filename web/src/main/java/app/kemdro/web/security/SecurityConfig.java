@@ -35,7 +35,7 @@ class SecurityConfig {
                                 .access(onTheJob)
                                 .requestMatchers(HttpMethod.GET, "/jobs/{job}/**")
                                 .access(onTheJob)
-                                .requestMatchers(HttpMethod.GET, "/house/**")
+                                .requestMatchers(HttpMethod.GET, "/house/**", "/book")
                                 .hasAnyRole("LEAD", "HANDS")
                                 .anyRequest()
                                 .hasRole("LEAD"))

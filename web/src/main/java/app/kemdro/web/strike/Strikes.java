@@ -22,7 +22,9 @@ import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
 import app.kemdro.web.plans.Plans;
 import app.kemdro.web.plans.Removals;
+import app.kemdro.web.plans.Words;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -116,6 +118,16 @@ public class Strikes {
     /** All strikes of a job, the latest first. */
     public List<StrikeRun> of(long jobId) {
         return strikes.findAllByJobIdOrderByIdDesc(jobId);
+    }
+
+    /** How long what was laid in a run took to come off, in words; empty where it has not. */
+    public Optional<String> of(Run run) {
+        return of(run.jobId()).stream()
+                .filter(s -> Long.valueOf(run.id()).equals(s.runId()) && s.endedAt() != null)
+                .findFirst()
+                .map(s -> "Came off in "
+                        + Words.span(Duration.between(s.beganAt(), s.endedAt()).toMinutes()) + ", planned "
+                        + Words.span(Math.round(standing(s).removal().seconds() / 60.0)) + ".");
     }
 
     /** The day in the chair whose layers are still on. */

@@ -270,7 +270,8 @@ class PeopleRoomTest {
                         new RunEvent("f", at.plusMinutes(4), "Pell", Type.FINISH, step, 0, 0, ""),
                         new RunEvent("r", at.plusMinutes(5), "Pell", Type.REACTION, "", 0, 0, "hives-unheard-of"),
                         new RunEvent("e", at.plusMinutes(9), "", Type.END, "", 0, 0, "")),
-                "ines");
+                "ines",
+                0);
         assertThat(everything()).contains(name, "zinc-unheard-of", "welts-unheard-of", "hives-unheard-of");
         String book = "/jobs/" + job.id() + "/book";
         assertThat(lead.get(book)).contains("hives-unheard-of");

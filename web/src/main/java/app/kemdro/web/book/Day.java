@@ -1,0 +1,105 @@
+package app.kemdro.web.book;
+
+import app.kemdro.core.plan.Plan;
+import app.kemdro.core.plan.PlannedStep;
+import app.kemdro.core.run.RunEvent;
+import app.kemdro.core.run.StepState;
+import app.kemdro.core.run.StepState.Status;
+import app.kemdro.core.schedule.Placed;
+import app.kemdro.web.chair.Run;
+import app.kemdro.web.chair.Runs;
+import app.kemdro.web.chair.Runs.Standing;
+import app.kemdro.web.job.Job;
+import app.kemdro.web.plans.Words;
+import java.time.Duration;
+import java.time.LocalDateTime;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+
+/**
+ * A day in the chair as it went, step by step.
+ *
+ * @param steps by id, in the order of the plan
+ * @param took seconds from chair-in to the end of the last step
+ * @param planned seconds from chair-in to being ready, as it was planned
+ */
+record Day(Job job, Run run, Plan plan, Map<String, Step> steps, int took, int planned) {
+
+    /**
+     * A step as it went.
+     *
+     * @param planned seconds of hands, empty where it came in on the way
+     * @param start seconds after chair-in, where it was done
+     * @param end seconds after chair-in
+     * @param looks how often somebody looked too soon
+     */
+    record Step(
+            String title,
+            String hands,
+            OptionalInt planned,
+            int start,
+            int end,
+            boolean done,
+            long looks,
+            boolean given,
+            String reason) {
+        int took() {
+            return end - start;
+        }
+    }
+
+    static Day of(Job job, Run run, Runs runs) {
+        Standing s = runs.standing(run);
+        Plan first = runs.planned(run);
+        Map<String, Step> steps = new LinkedHashMap<>();
+        for (Placed p : first.schedule().placed()) {
+            steps.put(p.task(), step(first.step(p.task()), s, Optional.of(p)));
+        }
+        s.plan().steps().stream()
+                .filter(p -> !steps.containsKey(p.id()))
+                .forEach(p -> steps.put(p.id(), step(p, s, Optional.empty())));
+        int took = steps.values().stream()
+                .filter(Step::done)
+                .mapToInt(Step::end)
+                .max()
+                .orElse(0);
+        return new Day(job, run, s.plan(), steps, took, first.schedule().ready());
+    }
+
+    private static Step step(PlannedStep step, Standing s, Optional<Placed> placed) {
+        StepState state = s.state().step(step.id());
+        boolean done = state.status() == Status.DONE && state.started() != null && state.ended() != null;
+        long looks = s.state().events().stream()
+                .filter(e -> e.type() == RunEvent.Type.NOT_YET && e.step().equals(step.id()))
+                .count();
+        return new Step(
+                step.titleWithPlace(),
+                state.hands(),
+                placed.map(p -> OptionalInt.of(p.end() - p.start())).orElse(OptionalInt.empty()),
+                done ? second(s, state.started()) : 0,
+                done ? second(s, state.ended()) : 0,
+                done,
+                looks,
+                state.addedSeconds() > 0,
+                state.reason());
+    }
+
+    private static int second(Standing s, @org.jspecify.annotations.Nullable LocalDateTime at) {
+        return at == null ? 0 : (int) Duration.between(s.run().beganAt(), at).getSeconds();
+    }
+
+    /** "Tuesday 24 November, rehearsal". */
+    String name() {
+        return Words.day(run.beganAt()) + (run.isRehearsal() ? ", rehearsal" : "");
+    }
+
+    LocalDateTime ready() {
+        return run.beganAt().plusSeconds(took);
+    }
+
+    static String minutes(int seconds) {
+        return Math.round(seconds / 60.0) + " min";
+    }
+}
