@@ -117,6 +117,11 @@ class JourneyIT {
             "/jobs/new",
             "/import",
             "/people",
+            "/people/1",
+            "/book",
+            "/book?find=cheek",
+            "/jobs/1/book/compare?run=2&with=1",
+            "/jobs/2/strike/skin",
             "/jobs/2/brief",
             "/jobs/2/look",
             "/jobs/2/look?zones=cheek-left",
@@ -142,6 +147,36 @@ class JourneyIT {
             go(room);
             accessible(room);
         }
+    }
+
+    /** Begun with Space, carried on with Space, ended, and the skin looked at by pressing the figure. */
+    @Test
+    void itComesOffWithSpaceAndTheSkinIsLookedAt() {
+        signIn("ines");
+        go("/jobs/3/strike");
+        page.keyboard().press(" ");
+        page.waitForURL("**/strike/live");
+        page.waitForSelector("html[data-alive]");
+        accessible("strike, live");
+        assertThat(page.locator(".inhand span")).hasText(Pattern.compile("0 of \\d+ done"));
+        page.keyboard().press(" ");
+        assertThat(page.locator(".s-left").first()).containsText("left");
+        page.keyboard().press(" ");
+        assertThat(page.locator(".inhand span")).hasText(Pattern.compile("1 of \\d+ done"));
+        page.locator("input[name=text]").fill("Edge came up by itself.");
+        page.locator("input[name=text]").press("Enter");
+        assertThat(page.locator(".s-notes")).containsText("Edge came up by itself.");
+        page.onceDialog(d -> d.accept());
+        page.getByText("End it here").click();
+        page.waitForURL("**/strike/skin");
+        page.waitForSelector("html[data-alive]");
+        zone("cheek-left").waitFor();
+        zone("cheek-left").dispatchEvent("click");
+        page.locator("input[name=note]").fill("red where the edge was");
+        page.getByText("Red or sore there").click();
+        assertThat(page.locator(".skinroom .plain .red")).containsText("left cheek");
+        go("/jobs/3/safety");
+        assertThat(page.locator("#room")).containsText("Skin was red at the left cheek");
     }
 
     @Test
