@@ -120,3 +120,15 @@ create table strike_event (
 -- what a picture of the book shows: taken in the chair, before, after, or one place of the body
 alter table run_picture add column shows varchar(8) default 'CHAIR' not null;
 alter table run_picture add column zone varchar(40) default '' not null;
+
+-- what was learnt of steps and films and is planned with on a job: so many times as long as in the library
+create table job_own_time (
+    job_id bigint not null references job (id) on delete cascade,
+    what varchar(140) not null,
+    factor double precision not null,
+    primary key (job_id, what)
+);
+-- what somebody has said not to learn from
+create table left_out_time (
+    what varchar(140) primary key
+);

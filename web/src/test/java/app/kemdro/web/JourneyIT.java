@@ -122,6 +122,7 @@ class JourneyIT {
             "/book?find=cheek",
             "/jobs/1/book/compare?run=2&with=1",
             "/jobs/2/strike/skin",
+            "/jobs/2/book/times",
             "/jobs/2/brief",
             "/jobs/2/look",
             "/jobs/2/look?zones=cheek-left",

@@ -16,6 +16,9 @@ public record Pace(double mean, double runs, double shape, double rate) {
     /** One imagined run that went as planned, and mornings that differ by about a tenth (judgement). */
     public static final Pace LIBRARY = new Pace(0, 1, 2, 0.01);
 
+    /** Two imagined times as in the library for a single step or film, which differ by about a sixth (judgement). */
+    public static final Pace STEP = new Pace(0, 2, 2, 0.05);
+
     /** A run in which somebody took so many times as long as planned is no morning of theirs but something else. */
     private static final double ODD = 2.5;
 

@@ -3,6 +3,7 @@ package app.kemdro.core.look;
 import java.time.Duration;
 import java.time.LocalDateTime;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
@@ -15,6 +16,8 @@ import java.util.Set;
  * @param costumeMinutes costume, drink and toilet as a block of their own; 0 for none
  * @param breaks rest for everybody, by rule of the house
  * @param selfApplied whether the performer works on their own face in a mirror
+ * @param own how many times as long as in the library something takes in this house: hands at a step, by {@link #step}, or a film to
+ *     dry, by {@link #film}; only what was learnt and is to be planned with
  */
 public record Brief(
         LocalDateTime call,
@@ -26,12 +29,71 @@ public record Brief(
         int costumeMinutes,
         boolean selfApplied,
         Purpose purpose,
-        Breaks breaks) {
+        Breaks breaks,
+        Map<String, Double> own) {
     public Brief {
         crew = List.copyOf(crew);
         costumeCovers = Set.copyOf(costumeCovers);
         purpose = Objects.requireNonNullElse(purpose, Purpose.USUAL);
         breaks = Objects.requireNonNullElse(breaks, Breaks.USUAL);
+        own = own == null ? Map.of() : Map.copyOf(own);
+    }
+
+    /** With the library's times. */
+    public Brief(
+            LocalDateTime call,
+            Optional<LocalDateTime> chairIn,
+            Performer performer,
+            List<Hands> crew,
+            Room room,
+            Set<String> costumeCovers,
+            int costumeMinutes,
+            boolean selfApplied,
+            Purpose purpose,
+            Breaks breaks) {
+        this(
+                call,
+                chairIn,
+                performer,
+                crew,
+                room,
+                costumeCovers,
+                costumeMinutes,
+                selfApplied,
+                purpose,
+                breaks,
+                Map.of());
+    }
+
+    /** Under which name the times of a technique's step are learnt. */
+    public static String step(String technique, String step) {
+        return technique + "/" + step;
+    }
+
+    /** Under which name the drying of a family is learnt. */
+    public static String film(String family) {
+        return "dries " + family;
+    }
+
+    /** How many times as long as in the library it takes. */
+    public double own(String what) {
+        return own.getOrDefault(what, 1.0);
+    }
+
+    /** The same with what was learnt of these times. */
+    public Brief with(Map<String, Double> learnt) {
+        return new Brief(
+                call,
+                chairIn,
+                performer,
+                crew,
+                room,
+                costumeCovers,
+                costumeMinutes,
+                selfApplied,
+                purpose,
+                breaks,
+                learnt);
     }
 
     /** For a camera, for a working day. */
@@ -76,7 +138,8 @@ public record Brief(
                 costumeMinutes,
                 selfApplied,
                 purpose,
-                breaks);
+                breaks,
+                own);
     }
 
     /** The same with this chair-in. */
@@ -91,24 +154,46 @@ public record Brief(
                 costumeMinutes,
                 selfApplied,
                 purpose,
-                breaks);
+                breaks,
+                own);
     }
 
     /** The same with other hands. */
     public Brief with(List<Hands> others) {
         return new Brief(
-                call, chairIn, performer, others, room, costumeCovers, costumeMinutes, selfApplied, purpose, breaks);
+                call,
+                chairIn,
+                performer,
+                others,
+                room,
+                costumeCovers,
+                costumeMinutes,
+                selfApplied,
+                purpose,
+                breaks,
+                own);
     }
 
     /** The same on somebody else. */
     public Brief on(Performer other) {
-        return new Brief(call, chairIn, other, crew, room, costumeCovers, costumeMinutes, selfApplied, purpose, breaks);
+        return new Brief(
+                call, chairIn, other, crew, room, costumeCovers, costumeMinutes, selfApplied, purpose, breaks, own);
     }
 
     /** The same in another room. */
     public Brief in(Room other) {
         return new Brief(
-                call, chairIn, performer, crew, other, costumeCovers, costumeMinutes, selfApplied, purpose, breaks);
+                call,
+                chairIn,
+                performer,
+                crew,
+                other,
+                costumeCovers,
+                costumeMinutes,
+                selfApplied,
+                purpose,
+                breaks,
+                own);
     }
 
     /**

@@ -112,9 +112,11 @@ final class Expansion {
         Optional<Setting> laid = material.map(Material::setting).map(s -> s.times(thickness));
         double worn = laid.isPresent() ? composition.wornBelow(entry.technique(), zones) : 0;
         Ground ground = worn > 0 ? Ground.worn(worn) : Ground.SKIN;
-        Optional<DryingTimes> drying = laid.map(s -> drying(s, ground, Blow.STILL));
+        double own = material.map(m -> brief.own(Brief.film(m.id()))).orElse(1.0);
+        Optional<DryingTimes> drying =
+                laid.map(s -> drying(s, ground, Blow.STILL).times(own));
         Optional<DryingTimes> dryingCool = template.dryer() && brief.room().dryers() > 0
-                ? laid.map(s -> drying(s, ground, Blow.COOL))
+                ? laid.map(s -> drying(s, ground, Blow.COOL).times(own))
                 : Optional.empty();
         boolean away = entry.technique().performerOnly();
         Set<String> rows = new LinkedHashSet<>();
@@ -167,6 +169,7 @@ final class Expansion {
         double minutes = template.minutes()
                 + (template.minutesPer100Cm2() * area / 100 + template.minutesPerItem() * things(entry, zones))
                         * entry.strength().time();
+        minutes *= brief.own(Brief.step(entry.technique().id(), template.id()));
         if (brief.selfApplied()) {
             minutes *= inTheMirror(template, zones);
         }

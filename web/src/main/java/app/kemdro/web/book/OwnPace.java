@@ -1,6 +1,7 @@
 package app.kemdro.web.book;
 
 import app.kemdro.core.learn.Pace;
+import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Hands;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
@@ -83,6 +84,11 @@ public class OwnPace {
                 actual += Duration.between(state.started(), state.ended()).getSeconds();
                 planned += s.plan().network().seconds(task, way, name)
                                 / hands.get().factor()
+                                / s.plan()
+                                        .brief()
+                                        .own(Brief.step(
+                                                step.technique().id(),
+                                                step.template().id()))
                         + way.tool();
             }
         }

@@ -16,6 +16,7 @@ import app.kemdro.web.plans.Words;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
@@ -123,6 +124,7 @@ class ExchangeController {
                         job.benchHours().hands(),
                         new TreeSet<>(job.benchHours().off()),
                         job.made()),
+                new TreeMap<>(b.own()),
                 runs.of(job.id()).stream()
                         .map(r -> new JobFile.Happened(r.beganAt(), r.endedAt(), told(runs.eventsOf(r), health)))
                         .toList());

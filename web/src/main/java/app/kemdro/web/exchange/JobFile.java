@@ -11,12 +11,15 @@ import java.time.DayOfWeek;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
  * A job as a file: format "kemdro-job", version 2; version 1 is read too, it only knows less. Times are local, without a zone, as they are said in the room.
  *
+ * @param ownTimes what the house has learnt and the job is planned with, by technique/step or "dries" and a family: so many times as
+ *     long as in the library
  * @param runs what happened, written on export and left aside on import
  */
 record JobFile(
@@ -38,6 +41,7 @@ record JobFile(
         @Nullable List<Entry> look,
         @Nullable List<Wish> wishes,
         @Nullable Bench bench,
+        @Nullable Map<String, Double> ownTimes,
         @Nullable List<Happened> runs) {
     static final String FORMAT = "kemdro-job";
     static final int VERSION = 2;

@@ -14,8 +14,10 @@ import app.kemdro.core.plan.Problem;
 import app.kemdro.web.job.Job;
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -31,6 +33,7 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 class JobReader {
     private static final int DEEPEST = 20;
+    private static final int MOST_OWN = 500;
     private static final int MOST_WISHES = 60;
 
     private final Trade trade;
@@ -137,7 +140,23 @@ class JobReader {
                 file.costumeMinutes() == null ? 0 : file.costumeMinutes(),
                 Boolean.TRUE.equals(file.selfApplied()),
                 purpose(file.purpose()),
-                breaks(file.breaks()));
+                breaks(file.breaks()),
+                own(file.ownTimes()));
+    }
+
+    private static Map<String, Double> own(@Nullable Map<String, Double> given) {
+        if (given == null) {
+            return Map.of();
+        }
+        if (given.size() > MOST_OWN) {
+            throw new Unreadable("ownTimes: " + given.size() + " of them; " + MOST_OWN + " is the most.");
+        }
+        Map<String, Double> own = new LinkedHashMap<>();
+        given.forEach((what, factor) -> {
+            String at = "ownTimes[" + what + "]";
+            own.put(text(at, what, 140), factor(at, needed(at, factor)));
+        });
+        return own;
     }
 
     private static double factor(String at, @Nullable Double given) {

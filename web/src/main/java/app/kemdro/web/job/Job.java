@@ -26,6 +26,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.JoinColumn;
 import jakarta.persistence.Lob;
 import jakarta.persistence.ManyToOne;
+import jakarta.persistence.MapKeyColumn;
 import jakarta.persistence.OrderColumn;
 import jakarta.persistence.Transient;
 import jakarta.persistence.Version;
@@ -34,8 +35,10 @@ import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -91,6 +94,12 @@ public class Job {
 
     @Lob
     private String lookBefore = "";
+
+    @ElementCollection(fetch = FetchType.EAGER)
+    @CollectionTable(name = "job_own_time", joinColumns = @JoinColumn(name = "job_id"))
+    @MapKeyColumn(name = "what")
+    @Column(name = "factor")
+    private Map<String, Double> own = new TreeMap<>();
 
     @ElementCollection(fetch = FetchType.EAGER)
     @CollectionTable(name = "consent", joinColumns = @JoinColumn(name = "job_id"))
@@ -175,6 +184,9 @@ public class Job {
         this.breakEvery = brief.breaks().every();
         this.breakMinutes = brief.breaks().minutes();
         this.mealMinutes = brief.breaks().meal();
+        if (!brief.own().isEmpty()) {
+            own = new TreeMap<>(brief.own());
+        }
         List<HandsRow> rows = brief.crew().stream()
                 .map(h -> new HandsRow(h.name(), h.skill(), h.from(), h.until(), factor(h)))
                 .toList();
@@ -196,7 +208,8 @@ public class Job {
                 costumeMinutes,
                 selfApplied,
                 new Purpose(seen, lastsHours, Joined.split(mustVanish), moneyShort, benchDays),
-                new Breaks(breakEvery, breakMinutes, mealMinutes));
+                new Breaks(breakEvery, breakMinutes, mealMinutes),
+                own);
     }
 
     /** A form says nothing of how quick hands are: what was learnt of them stays. */
@@ -208,6 +221,11 @@ public class Job {
                         .mapToDouble(HandsRow::factor)
                         .findFirst()
                         .orElse(1);
+    }
+
+    /** Plans with these times of steps and films from now on; with none, with the library's. */
+    public void learn(Map<String, Double> times) {
+        own = new TreeMap<>(times);
     }
 
     /** Plans with another pace of these hands from now on. */
