@@ -34,6 +34,9 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Component
 class OwnTimes {
+    /** A look until so many times the forecast is one that came when it was due (judgement). */
+    private static final double DUE = 1.25;
+
     private final Runs runs;
     private final OwnPace paces;
     private final LeftOutTimeRepository left;
@@ -133,8 +136,9 @@ class OwnTimes {
     }
 
     /**
-     * When a film was seen to be clear, beside when it was forecast: between the last "not yet" and "clear", or sooner than forecast. A
-     * look that came late says nothing, and neither does a film under a dryer.
+     * When a film was seen to be clear, beside when it was forecast: between the last "not yet" and "clear", or sooner than forecast; a
+     * first look about when it was due bears the forecast out. A look that came later says nothing, and neither does a film under a
+     * dryer.
      */
     private static Optional<Pace.Run> film(Plan plan, PlannedStep step, StepState s, Task.Mode way, RunState state) {
         if (s.clearedAt() == null || step.drying().isEmpty() || way.tool() > 0 || s.driedSeconds() > 0) {
@@ -151,7 +155,9 @@ class OwnTimes {
         if (notYet > 0 && clear > notYet) {
             return Optional.of(new Pace.Run(Math.sqrt(notYet * clear), forecast));
         }
-        return clear > 0 && clear < forecast ? Optional.of(new Pace.Run(clear, forecast)) : Optional.empty();
+        return clear > 0 && clear <= forecast * DUE
+                ? Optional.of(new Pace.Run(Math.min(clear, forecast), forecast))
+                : Optional.empty();
     }
 
     Set<String> leftOut() {

@@ -57,6 +57,11 @@ final class Rehearsed {
             int length = (int) ((p.end() - p.start()) * Math.exp(0.16 * random.nextGaussian() + 0.03));
             events.add(event(plan, "start-" + events.size(), start, hands, Type.START, p.task(), ""));
             events.add(event(plan, "finish-" + events.size(), start + length, hands, Type.FINISH, p.task(), ""));
+            double eye = Math.exp(0.1 * random.nextGaussian());
+            if (p.settled() > p.end() + 60 && eye < 1) {
+                int clear = start + length + (int) ((p.settled() - p.end()) * eye);
+                events.add(event(plan, "clear-" + events.size(), clear, hands, Type.CLEAR, p.task(), ""));
+            }
             end.put(p.task(), start + length);
             free.put(hands, start + length);
             late = Math.max(late, start + length);

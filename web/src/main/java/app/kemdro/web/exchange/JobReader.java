@@ -21,12 +21,16 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadConstraints;
 import tools.jackson.core.json.JsonFactory;
+import tools.jackson.databind.DatabindException;
 import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.exc.InvalidFormatException;
+import tools.jackson.databind.exc.UnrecognizedPropertyException;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Reads a job file strictly: nothing is guessed, nothing half is kept, and every complaint says where. */
@@ -91,17 +95,46 @@ class JobReader {
             }
             return file;
         } catch (JacksonException e) {
-            var at = e.getLocation();
-            String where = at == null || at.getLineNr() < 1
+            String where = e.getLocation() == null || e.getLocation().getLineNr() < 1
                     ? ""
-                    : " in line " + at.getLineNr() + ", column " + at.getColumnNr();
-            String first = e.getOriginalMessage() == null
-                    ? "not JSON"
-                    : e.getOriginalMessage().lines().findFirst().orElse("not JSON");
-            String said = first.replaceAll("\\(?(for )?(class|type) [\\w.$`\\[\\]<>, ]+\\)?", "")
-                    .strip();
-            throw new Unreadable("The file cannot be read" + where + ": " + said + " Nothing was imported.");
+                    : " in line " + e.getLocation().getLineNr() + ", column "
+                            + e.getLocation().getColumnNr();
+            throw new Unreadable("The file cannot be read" + where + ": " + why(e) + " Nothing was imported.");
         }
+    }
+
+    /** What is wrong, without a word of how it is read. */
+    private static String why(JacksonException e) {
+        String at = path(e);
+        if (e instanceof UnrecognizedPropertyException unknown) {
+            return "'" + unknown.getPropertyName() + "' is not known here; take it out, or write it as it is called.";
+        }
+        if (e instanceof InvalidFormatException odd) {
+            return at + ": '" + odd.getValue() + "' "
+                    + (odd.getTargetType().isEnum()
+                            ? "is none of " + listed(odd.getTargetType().getEnumConstants())
+                            : "cannot be meant there")
+                    + ".";
+        }
+        return e instanceof DatabindException
+                ? at + ": something else is written there than is expected."
+                : "it is not whole JSON.";
+    }
+
+    private static String listed(Object[] words) {
+        return Stream.of(words).map(String::valueOf).collect(Collectors.joining(", "));
+    }
+
+    private static String path(JacksonException e) {
+        StringBuilder path = new StringBuilder();
+        for (JacksonException.Reference step : e.getPath()) {
+            if (step.getPropertyName() == null) {
+                path.append('[').append(step.getIndex()).append(']');
+            } else {
+                path.append(path.isEmpty() ? "" : ".").append(step.getPropertyName());
+            }
+        }
+        return path.isEmpty() ? "the file" : path.toString();
     }
 
     private Brief brief(JobFile file) {

@@ -128,10 +128,10 @@ class ExchangeTest {
                 "\"version\" : 2 | \"version\" : 7 | reads versions 1 to 2",
                 "\"cheek-left\" | \"tail\" | is no zone of the body",
                 "\"foam-piece\" | \"magic\" | 'magic' is not known here",
-                "\"LEAD\" | \"CHIEF\" | cannot be read in line",
+                "\"LEAD\" | \"CHIEF\" | crew[0].skill: 'CHIEF' is none of LEAD, ASSISTANT, TRAINEE",
                 "\"humidityPercent\" : 45.0 | \"humidityPercent\" : 0 | Humidity of 0 %",
                 "\"factor\" : 1.0 | \"factor\" : 9.0 | 9.0 times as long as usual",
-                "\"skill\" | \"skil\" | cannot be read in line",
+                "\"skill\" | \"skil\" | 'skil' is not known here",
                 "\"call\" : | \"cal\" : | cannot be read in line",
                 "\"hands\" : 1, | \"hands\" : 9, | pairs of hands",
                 "\"resin-gum\" | \"moonlight\" | 'moonlight' is not known here"
