@@ -5,6 +5,7 @@ import app.kemdro.core.datafile.DataNode;
 import app.kemdro.core.layer.Stack;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.material.Material;
+import app.kemdro.core.material.Melt;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Costs;
 import app.kemdro.core.plan.Plan;
@@ -23,9 +24,11 @@ import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -46,7 +49,7 @@ public final class Safety {
     public Safety(Trade trade) {
         this.trade = trade;
         this.rules = DataNode.resource("/trade/safety.yaml");
-        rules.onlyKeys(Set.of("patch-test", "lens-hours", "heavy", "airways", "rest", "consent", "said"));
+        rules.onlyKeys(Set.of("patch-test", "lens-hours", "heavy", "airways", "rest", "consent", "dryer", "said"));
         DataNode test = rules.get("patch-test");
         this.tested = Set.copyOf(test.words("kinds"));
         this.hours = (int) test.get("hours").number(1, 240);
@@ -74,6 +77,7 @@ public final class Safety {
         airways(plan, care, all);
         lenses(plan, care, all);
         weight(plan, look, all);
+        heat(plan, all);
         consents(plan, agreed, all);
         if (care.minor() && !care.guardian()) {
             all.add(block(
@@ -329,6 +333,34 @@ public final class Safety {
                     "About %.0f g are carried for %d hours.".formatted(grams, lasts),
                     "Plan water, cooling and pauses; support the weight by the cap."));
         }
+    }
+
+    /** What is laid warm, and what a dryer blows at. */
+    private void heat(Plan plan, List<Finding> all) {
+        Map<String, Melt> warm = new TreeMap<>();
+        for (PlannedStep step : plan.steps()) {
+            step.material()
+                    .filter(m -> step.zones().stream()
+                            .anyMatch(z -> trade.body().zone(z).isSkin()))
+                    .ifPresent(m -> {
+                        if (m.setting() instanceof Melt melt) {
+                            warm.put(m.name(), melt);
+                        }
+                    });
+        }
+        warm.forEach((name, melt) -> all.add(warn(
+                "heat " + name,
+                "%s melts at %.0f °C; skin takes %.0f °C at most.".formatted(capital(name), melt.from(), melt.safe()),
+                "Test a drop on the wrist first, every time: no hotter than a warm bath.")));
+        boolean dryer = plan.schedule().placed().stream()
+                .anyMatch(p -> plan.network().task(p.task()).way(p.mode()).tool() > 0);
+        if (dryer) {
+            all.add(new Finding("said dryer", Kind.SAID, rules.get("dryer").text(), "", false));
+        }
+    }
+
+    private static String capital(String name) {
+        return name.substring(0, 1).toUpperCase(Locale.ROOT) + name.substring(1);
     }
 
     private void said(Collection<Material> used, List<Finding> all) {

@@ -15,6 +15,7 @@ import app.kemdro.core.material.Material;
 import app.kemdro.core.plan.CharactersTest;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.Planning;
+import app.kemdro.core.plan.Samples;
 import app.kemdro.core.safety.Care.PatchTest;
 import app.kemdro.core.safety.Care.Result;
 import app.kemdro.core.safety.Care.Skin;
@@ -232,5 +233,30 @@ class SafetyTest {
                         Set.of("pictures", "covered"),
                         plan.chairIn().minusDays(3)))
                 .noneMatch(f -> f.key().equals("consent"));
+    }
+
+    /** Handbook section 11: heat of gel on the skin, and of a dryer. */
+    @Test
+    void whatIsLaidWarmIsWarnedOf() {
+        Look scar = look(entry("gel-scar", "cheek-left"));
+        assertThat(findings(scar, Care.UNKNOWN))
+                .filteredOn(f -> f.key().startsWith("heat"))
+                .singleElement()
+                .satisfies(f -> assertThat(f.what()).contains("melts at 58 °C; skin takes 40 °C"));
+        assertThat(findings(PIECE, Care.UNKNOWN)).noneMatch(f -> f.key().startsWith("heat"));
+        Plan dried = planned(Samples.bellFounder(), Samples.brief(lead("Ines")));
+        boolean dryer = dried.schedule().placed().stream()
+                .anyMatch(x -> dried.network().task(x.task()).way(x.mode()).tool() > 0);
+        assertThat(SAFETY
+                        .of(
+                                dried,
+                                Samples.bellFounder(),
+                                STRIKE.of(dried),
+                                Care.UNKNOWN,
+                                Set.of(),
+                                dried.chairIn().minusDays(3))
+                        .stream()
+                        .anyMatch(f -> f.key().equals("said dryer")))
+                .isEqualTo(dryer);
     }
 }

@@ -65,8 +65,9 @@ class RehearsalPlayer implements DisposableBean {
         if (open.isEmpty()) {
             return false;
         }
-        Standing s = runs.standing(open.get());
+        // the hour first: what somebody has taken over since is seen, and is not played on with a later hour
         LocalDateTime now = runs.now(open.get());
+        Standing s = runs.standing(open.get());
         Optional<RunEvent> next = next(s, now);
         try {
             next.ifPresent(e -> announcer.report(run.jobId(), e, ACCOUNT));

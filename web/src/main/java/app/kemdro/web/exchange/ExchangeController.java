@@ -7,6 +7,7 @@ import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.web.chair.Runs;
+import app.kemdro.web.colour.JobColours;
 import app.kemdro.web.file.Files;
 import app.kemdro.web.file.Tables;
 import app.kemdro.web.job.Job;
@@ -22,6 +23,7 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -39,9 +41,21 @@ class ExchangeController {
     private final Plans plans;
     private final Trade trade;
     private final JobReader reader;
+    private final JobColours colours;
+    private final TransactionTemplate transaction;
     private final JsonMapper mapper;
 
-    ExchangeController(Jobs jobs, Runs runs, Plans plans, Trade trade, JobReader reader, JsonMapper mapper) {
+    ExchangeController(
+            Jobs jobs,
+            Runs runs,
+            Plans plans,
+            Trade trade,
+            JobReader reader,
+            JobColours colours,
+            TransactionTemplate transaction,
+            JsonMapper mapper) {
+        this.colours = colours;
+        this.transaction = transaction;
         this.jobs = jobs;
         this.runs = runs;
         this.plans = plans;
@@ -125,6 +139,10 @@ class ExchangeController {
                         new TreeSet<>(job.benchHours().off()),
                         job.made()),
                 new TreeMap<>(b.own()),
+                colours.mixes(job.id()).stream()
+                        .map(m -> new JobFile.Mix(m.name(), m.entry(), m.parts()))
+                        .toList(),
+                colours.paints(colours.mixes(job.id())),
                 runs.of(job.id()).stream()
                         .map(r -> new JobFile.Happened(r.beganAt(), r.endedAt(), told(runs.eventsOf(r), health)))
                         .toList());
@@ -183,8 +201,13 @@ class ExchangeController {
             if (file.isEmpty()) {
                 throw new Unreadable("Choose a file first.");
             }
-            Job job = reader.read(new String(file.getBytes(), StandardCharsets.UTF_8));
-            return "redirect:/jobs/" + plans.add(job).id() + "/brief";
+            JobReader.Taken taken = reader.read(new String(file.getBytes(), StandardCharsets.UTF_8));
+            long id = transaction.execute(t -> {
+                long stored = plans.add(taken.job()).id();
+                colours.take(stored, taken.mixes(), taken.paints());
+                return stored;
+            });
+            return "redirect:/jobs/" + id + "/brief";
         } catch (Unreadable wrong) {
             model.addAttribute("wrong", wrong.getMessage());
             return "exchange/import";

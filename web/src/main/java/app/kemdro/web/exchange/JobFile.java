@@ -20,6 +20,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param ownTimes what the house has learnt and the job is planned with, by technique/step or "dries" and a family: so many times as
  *     long as in the library
+ * @param paints what the mixes need, by the columns of the table of paints
  * @param runs what happened, written on export and left aside on import
  */
 record JobFile(
@@ -42,6 +43,8 @@ record JobFile(
         @Nullable List<Wish> wishes,
         @Nullable Bench bench,
         @Nullable Map<String, Double> ownTimes,
+        @Nullable List<Mix> mixes,
+        @Nullable List<Map<String, String>> paints,
         @Nullable List<Happened> runs) {
     static final String FORMAT = "kemdro-job";
     static final int VERSION = 2;
@@ -105,6 +108,12 @@ record JobFile(
             @Nullable Integer hands,
             @Nullable Set<DayOfWeek> off,
             @Nullable Set<String> made) {}
+
+    /** A mix of paints by their names, and the entry of the look that is painted with it. */
+    record Mix(
+            @Nullable String name,
+            @Nullable String entry,
+            @Nullable Map<String, Integer> parts) {}
 
     record Happened(LocalDateTime began, @Nullable LocalDateTime ended, List<RunEvent> events) {}
 }

@@ -11,6 +11,7 @@ import app.kemdro.core.plan.BenchDays.Hours;
 import app.kemdro.core.plan.BriefCheck;
 import app.kemdro.core.plan.LookPlanner;
 import app.kemdro.core.plan.Problem;
+import app.kemdro.web.colour.JobColours;
 import app.kemdro.web.job.Job;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -41,6 +42,7 @@ class JobReader {
     private static final int MOST_WISHES = 60;
 
     private final Trade trade;
+    private final JobColours colours;
     private final JsonMapper mapper = JsonMapper.builder(JsonFactory.builder()
                     .streamReadConstraints(StreamReadConstraints.builder()
                             .maxNestingDepth(DEEPEST)
@@ -50,16 +52,17 @@ class JobReader {
             .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
             .build();
 
-    JobReader(Trade trade) {
+    JobReader(Trade trade, JobColours colours) {
         this.trade = trade;
+        this.colours = colours;
     }
 
     /**
-     * Turns the text of a file into a job that is not stored yet.
+     * Turns the text of a file into a job that is not stored yet, with its mixes and the paints they need.
      *
      * @throws Unreadable saying what is wrong and where
      */
-    Job read(String text) {
+    Taken read(String text) {
         JobFile file = parse(text);
         if (!JobFile.FORMAT.equals(file.format())) {
             throw new Unreadable("This is no Kemdro job: \"format\" must be \"" + JobFile.FORMAT + "\".");
@@ -84,7 +87,34 @@ class JobReader {
         if (file.bench() != null) {
             job.planBench(hours(file.bench()), made(file.bench(), job.look()));
         }
-        return job;
+        List<JobColours.Mix> mixes = mixes(file.mixes() == null ? List.of() : file.mixes());
+        List<Map<String, String>> paints = file.paints() == null ? List.of() : file.paints();
+        if (paints.stream().anyMatch(p -> p == null || p.containsValue(null))) {
+            throw new Unreadable("paints: a cell is empty; write \"\" there.");
+        }
+        List<String> wrong = colours.wrong(mixes, paints);
+        if (!wrong.isEmpty()) {
+            throw new Unreadable(wrong.get(0));
+        }
+        return new Taken(job, mixes, paints);
+    }
+
+    /** What a file holds. */
+    record Taken(Job job, List<JobColours.Mix> mixes, List<Map<String, String>> paints) {}
+
+    private static List<JobColours.Mix> mixes(List<JobFile.Mix> given) {
+        List<JobColours.Mix> mixes = new ArrayList<>();
+        for (JobFile.Mix m : given) {
+            String at = "mixes[" + mixes.size() + "]";
+            if (m == null) {
+                throw new Unreadable(at + " is empty.");
+            }
+            mixes.add(new JobColours.Mix(
+                    text(at + ".name", m.name(), 80),
+                    optional(at + ".entry", m.entry(), 200),
+                    needed(at + ".parts", m.parts())));
+        }
+        return mixes;
     }
 
     private JobFile parse(String text) {

@@ -15,6 +15,7 @@ import app.kemdro.web.file.Files;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
 import app.kemdro.web.plans.Plans;
+import app.kemdro.web.plans.Removals;
 import app.kemdro.web.plans.Words;
 import app.kemdro.web.print.Sheets;
 import app.kemdro.web.room.Json;
@@ -51,6 +52,7 @@ class OrderController {
 
     private final Jobs jobs;
     private final Plans plans;
+    private final Removals removals;
     private final Rooms rooms;
     private final Map<Long, Found> levers = new ConcurrentHashMap<>();
     private final Runs runs;
@@ -60,7 +62,16 @@ class OrderController {
     private final Json json;
 
     OrderController(
-            Jobs jobs, Plans plans, Rooms rooms, Runs runs, Searches searches, Sheets sheets, Trade trade, Json json) {
+            Jobs jobs,
+            Plans plans,
+            Removals removals,
+            Rooms rooms,
+            Runs runs,
+            Searches searches,
+            Sheets sheets,
+            Trade trade,
+            Json json) {
+        this.removals = removals;
         this.sheets = sheets;
         this.runs = runs;
         this.searches = searches;
@@ -279,7 +290,7 @@ class OrderController {
     String levers(@PathVariable long id, Model model) {
         Job job = jobs.get(id);
         model.addAttribute("job", job);
-        model.addAttribute("levers", lines(found(job)));
+        model.addAttribute("levers", lines(found(job), job));
         return "order/levers";
     }
 
@@ -302,11 +313,29 @@ class OrderController {
         return all;
     }
 
-    private static List<LeverLine> lines(List<Lever> levers) {
+    private List<LeverLine> lines(List<Lever> levers, Job job) {
+        int now = plans.of(job).plan().map(p -> removals.of(p).seconds()).orElse(0);
         return levers.stream()
                 .map(l -> new LeverLine(
-                        l.says(), "−" + Words.span(Math.round(l.saved() / 60.0)), money(l.euros()), l.risk()))
+                        l.says(),
+                        "−" + Words.span(Math.round(l.saved() / 60.0)),
+                        costs(money(l.euros()), later(l, job, now)),
+                        l.risk()))
                 .toList();
+    }
+
+    private static String costs(String money, String later) {
+        return money.isEmpty() || later.isEmpty() ? money + later : money + ", " + later;
+    }
+
+    /** What another glue costs at the end of the day, when it comes off. */
+    private String later(Lever lever, Job job, int now) {
+        if (lever.look().equals(job.look())
+                || !(plans.rough(lever.look(), lever.brief()) instanceof Planning.Done done)) {
+            return "";
+        }
+        long minutes = Math.round((removals.of(done.plan()).seconds() - now) / 60.0);
+        return minutes == 0 ? "" : "comes off " + Words.span(Math.abs(minutes)) + (minutes > 0 ? " later" : " sooner");
     }
 
     private static String money(double euros) {

@@ -7,6 +7,7 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.plan.BenchDays.Hours;
 import app.kemdro.web.DemoTest;
+import app.kemdro.web.colour.JobColours;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
 import java.io.StringReader;
@@ -32,6 +33,9 @@ class ExchangeTest {
 
     @Autowired
     private Jobs jobs;
+
+    @Autowired
+    private JobColours colours;
 
     private Job founder() {
         return jobs.byCall().stream()
@@ -84,6 +88,23 @@ class ExchangeTest {
         assertThat(in.title()).isEqualTo(out.title());
         assertThat(in.benchHours()).isEqualTo(out.benchHours());
         assertThat(in.made()).isEqualTo(out.made()).hasSize(1);
+        assertThat(colours.mixes(in.id())).isEqualTo(colours.mixes(out.id())).hasSizeGreaterThan(3);
+    }
+
+    /** A mix that needs a paint this house does not have brings it along; one it has is left as it is here. */
+    @Test
+    void aJobBringsAlongThePaintsItsMixesNeed() throws Exception {
+        String file = get("/jobs/" + founder().id() + "/export.json")
+                .replace("Bell castor grease, umber", "Bell castor grease, unheard of");
+        String at = String.valueOf(take(file).getResponse().getRedirectedUrl());
+        long in = Long.parseLong(at.replaceAll("\\D+", ""));
+        assertThat(colours.paints(colours.mixes(in)))
+                .extracting(p -> p.get("name"))
+                .contains("Bell castor grease, unheard of", "Bell castor grease, bronze");
+        assertThat(take(file.replaceAll("\"family\"\\s*:\\s*\"castor-grease\"", "\"family\": \"foam\"")))
+                .hasStatus(200)
+                .bodyText()
+                .contains("is no family of paints");
     }
 
     @Test

@@ -89,14 +89,17 @@ class FuzzTest {
     /** Thousands of damaged job files: each is read as a job or refused with a sentence; nothing else ever comes out. */
     @Test
     void aDamagedJobFileIsReadOrRefusedInWords() throws Exception {
-        Job job = DemoJobs.like("Sprue", "whole", jobs);
+        Job job = jobs.byCall().stream()
+                .filter(j -> j.title().equals("Orrin Vask"))
+                .findFirst()
+                .orElseThrow();
         String whole = new AsLead(mvc).get("/jobs/" + job.id() + "/health.json");
         SplittableRandom random = new SplittableRandom(17);
         int refused = 0;
         for (int k = 0; k < 4000; k++) {
             String file = damaged(whole, random);
             try {
-                assertThat(reader.read(file).look()).isNotNull();
+                assertThat(reader.read(file).job().look()).isNotNull();
             } catch (Unreadable wrong) {
                 refused++;
                 assertThat(wrong.getMessage()).isNotBlank().doesNotContain("Exception", "java.", "app.kemdro");
