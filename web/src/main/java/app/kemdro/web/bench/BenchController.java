@@ -10,6 +10,7 @@ import app.kemdro.web.file.Files;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
 import app.kemdro.web.plans.Plans;
+import app.kemdro.web.plans.Removals;
 import app.kemdro.web.plans.Words;
 import app.kemdro.web.room.Rooms;
 import java.time.Clock;
@@ -45,11 +46,13 @@ class BenchController {
 
     private final Jobs jobs;
     private final Plans plans;
+    private final Removals removals;
     private final Rooms rooms;
     private final Trade trade;
     private final Clock clock;
 
-    BenchController(Jobs jobs, Plans plans, Rooms rooms, Trade trade, Clock clock) {
+    BenchController(Jobs jobs, Plans plans, Removals removals, Rooms rooms, Trade trade, Clock clock) {
+        this.removals = removals;
         this.jobs = jobs;
         this.plans = plans;
         this.rooms = rooms;
@@ -226,7 +229,11 @@ class BenchController {
     @GetMapping("/jobs/{id}/days.ics")
     ResponseEntity<byte[]> calendar(@PathVariable long id) {
         Job job = jobs.get(id);
-        String text = Calendars.write(job, plans.of(job).plan(), days(job));
+        String text = Calendars.write(
+                job,
+                plans.of(job).plan(),
+                days(job),
+                p -> Duration.ofSeconds(removals.of(p).seconds()));
         return Files.kept(Files.named(job.title()) + ".ics", "text/calendar", text);
     }
 }

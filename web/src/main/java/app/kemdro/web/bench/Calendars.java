@@ -7,16 +7,19 @@ import biweekly.Biweekly;
 import biweekly.ICalendar;
 import biweekly.component.VEvent;
 import biweekly.io.TimezoneInfo;
+import java.time.Duration;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.Date;
 import java.util.Optional;
+import java.util.function.Function;
 
 /** Days as iCalendar (RFC 5545); times are local, without a zone, as they are said in the room. */
 final class Calendars {
     private Calendars() {}
 
-    static String write(Job job, Optional<Plan> plan, BenchDays days) {
+    /** Bench days, the chair, the call, and when it comes off: as late as it must last. */
+    static String write(Job job, Optional<Plan> plan, BenchDays days, Function<Plan, Duration> strike) {
         ICalendar calendar = new ICalendar();
         calendar.setProductId("-//Kemdro//days//EN");
         TimezoneInfo zones = new TimezoneInfo();
@@ -37,6 +40,17 @@ final class Calendars {
                 p -> event(calendar, job, "chair", "Chair: " + job.title(), job.production(), p.chairIn(), p.ready()));
         LocalDateTime call = job.brief().call();
         event(calendar, job, "call", "Call: " + job.title(), job.production(), call, call.plusMinutes(15));
+        plan.ifPresent(p -> {
+            LocalDateTime over = call.plusHours(job.brief().purpose().lastsHours());
+            event(
+                    calendar,
+                    job,
+                    "strike",
+                    "Comes off: " + job.title(),
+                    job.production(),
+                    over,
+                    over.plus(strike.apply(p)));
+        });
         return Biweekly.write(calendar).go();
     }
 

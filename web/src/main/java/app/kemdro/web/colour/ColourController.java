@@ -10,8 +10,10 @@ import app.kemdro.core.plan.Plan;
 import app.kemdro.core.sketch.Appearance;
 import app.kemdro.core.sketch.Sketch;
 import app.kemdro.web.figure.FigureModel;
+import app.kemdro.web.file.Files;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
+import app.kemdro.web.plans.Plans;
 import app.kemdro.web.plans.Words;
 import app.kemdro.web.room.Json;
 import app.kemdro.web.room.Rooms;
@@ -21,6 +23,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -36,12 +39,15 @@ class ColourController {
     private final Rooms rooms;
     private final Swatches swatches;
     private final KeptRecipes recipes;
+    private final Plans plans;
     private final Trade trade;
     private final Json json;
     private final Appearance appearance;
     private final Sketch sketch;
 
-    ColourController(Jobs jobs, Rooms rooms, Swatches swatches, KeptRecipes recipes, Trade trade, Json json) {
+    ColourController(
+            Jobs jobs, Plans plans, Rooms rooms, Swatches swatches, KeptRecipes recipes, Trade trade, Json json) {
+        this.plans = plans;
         this.jobs = jobs;
         this.rooms = rooms;
         this.swatches = swatches;
@@ -219,20 +225,39 @@ class ColourController {
                                 s.layer(),
                                 s.claimed()))
                         .toList()));
-        model.addAttribute("figure", json.text(FigureModel.of(trade.body(), Set.of(), zone -> {
-            List<Turn> own = turns.get(zone);
-            String hex = own == null
-                    ? PaintTable.hex(
-                            sketch.bare(trade.body().zone(zone), job.brief().performer(), skin))
-                    : own.get(own.size() - 1).hex();
-            return new FigureModel.Tint(hex, "");
-        })));
+        model.addAttribute(
+                "figure",
+                json.text(FigureModel.of(
+                        trade.body(), Set.of(), zone -> new FigureModel.Tint(finished(zone, job, skin, zones), ""))));
         model.addAttribute("turns", json.text(turns));
         model.addAttribute("minutes", Math.max(1, plan.schedule().ready() / 60));
         model.addAttribute("readyAt", Words.hour(plan.ready()));
         model.addAttribute("chairIn", plan.chairIn().toString());
         model.addAttribute(
                 "shimmering", turns.values().stream().anyMatch(t -> t.stream().anyMatch(x -> !x.claimed())));
+    }
+
+    /** What a zone looks like in the end. */
+    private String finished(String zone, Job job, Reflectance skin, Map<String, List<Sketch.Stage>> zones) {
+        List<Sketch.Stage> own = zones.get(zone);
+        return PaintTable.hex(
+                own == null
+                        ? sketch.bare(trade.body().zone(zone), job.brief().performer(), skin)
+                        : own.get(own.size() - 1).colour());
+    }
+
+    /** The finished head as a drawing. */
+    @GetMapping("/jobs/{id}/figure.svg")
+    ResponseEntity<byte[]> figure(@PathVariable long id, @RequestParam(defaultValue = "front") String view) {
+        Job job = jobs.get(id);
+        String shown = PaintedFigure.VIEWS.contains(view) ? view : "front";
+        Reflectance skin = appearance.skin(job.performer().skin());
+        Map<String, List<Sketch.Stage>> stages = plans.of(job)
+                .plan()
+                .map(p -> sketch.of(p, job.look(), skin, recipes.byEntry(job.id())))
+                .orElse(Map.of());
+        String drawn = PaintedFigure.draw(shown, job.title() + ", " + shown, zone -> finished(zone, job, skin, stages));
+        return Files.kept(Files.named(job.title()) + "-" + shown + ".svg", "image/svg+xml", drawn);
     }
 
     @PostMapping("/jobs/{id}/colour/skin")

@@ -271,4 +271,26 @@ class ColourRoomTest {
         assertThat(swatches.named("=SUM(1)")).isPresent();
         assertThat(swatches.named("'=SUM(1)")).isEmpty();
     }
+
+    /** A drawing that stands by itself: well-formed, every zone of it painted, the crust another colour than the jaw. */
+    @Test
+    void theFinishedHeadGoesOutAsADrawing() throws Exception {
+        for (String view : PaintedFigure.VIEWS) {
+            String drawing = get("/jobs/2/figure.svg?view=" + view);
+            var factory = javax.xml.parsers.DocumentBuilderFactory.newInstance();
+            var root = factory.newDocumentBuilder()
+                    .parse(new org.xml.sax.InputSource(new java.io.StringReader(drawing)))
+                    .getDocumentElement();
+            assertThat(root.getTagName()).isEqualTo("svg");
+            assertThat(root.getAttribute("aria-label")).isEqualTo("Orrin Vask, " + view);
+            assertThat(drawing).contains("data-zone=\"").doesNotContain("class=\"zone\"");
+        }
+        String front = get("/jobs/2/figure.svg");
+        assertThat(fill(front, "forehead")).matches("#[0-9a-f]{6}").isNotEqualTo(fill(front, "jaw-left"));
+        assertThat(get("/jobs/2/figure.svg?view=../../x")).isEqualTo(front);
+    }
+
+    private static String fill(String drawing, String zone) {
+        return drawing.replaceAll("(?s).*data-zone=\"" + zone + "\" fill=\"([^\"]+)\".*", "$1");
+    }
 }

@@ -18,11 +18,13 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.mock.web.MockMultipartFile;
+import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
 
-/** Damaged and hostile files: each is taken whole or refused whole, in words. */
+/** Damaged and hostile files: each is taken whole or refused whole, in words. What was taken is nothing for other tests. */
 @DemoTest
+@DirtiesContext
 class FuzzTest {
     private static final Pattern VALUE =
             Pattern.compile("(?<=[:\\[,] ?)(\"[^\"]*\"|-?[0-9.]+|true|false|null)|(?<=[,\\n\\t ])[^,\\n\\t ]+");

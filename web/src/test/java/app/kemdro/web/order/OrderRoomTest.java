@@ -161,6 +161,14 @@ class OrderRoomTest {
         var calendar = biweekly.Biweekly.parse(ics.getContentAsString()).first();
         assertThat(calendar.getEvents()).hasSizeGreaterThan(6);
         assertThat(calendar.getEvents())
+                .filteredOn(e -> e.getSummary().getValue().startsWith("Comes off: "))
+                .singleElement()
+                .satisfies(e -> assertThat(java.time.Duration.between(
+                                        e.getDateStart().getValue().toInstant(),
+                                        e.getDateEnd().getValue().toInstant())
+                                .toMinutes())
+                        .isBetween(30L, 70L));
+        assertThat(calendar.getEvents())
                 .anyMatch(e -> e.getSummary().getValue().startsWith("Chair: "))
                 .anyMatch(e -> e.getSummary().getValue().startsWith("Call: "));
         assertThat(ics.getContentAsString()).contains("DTSTART:20").doesNotContain("DTSTART;TZID");
