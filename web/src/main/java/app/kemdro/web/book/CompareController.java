@@ -112,7 +112,7 @@ class CompareController {
             return "not in the look";
         }
         return step.done()
-                ? Day.minutes(step.took()) + ", " + step.hands()
+                ? Day.minutes(step.took()) + (step.hands().isEmpty() ? "" : ", " + step.hands())
                 : step.reason().isEmpty() ? "not done" : "left out: " + step.reason();
     }
 
