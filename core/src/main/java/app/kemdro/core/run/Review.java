@@ -4,6 +4,7 @@ import app.kemdro.core.plan.LookPlanner;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.run.StepState.Status;
+import app.kemdro.core.schedule.Lag;
 import app.kemdro.core.schedule.Outcome;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Progress;
@@ -15,9 +16,12 @@ import app.kemdro.core.schedule.Worker;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.TreeMap;
 
 /** What a run that is over can teach: where minutes went, and what could have been done with what is known now. */
@@ -99,17 +103,61 @@ public final class Review {
                 tasks.add(lasting(task, s, plan));
             }
         }
-        TaskNetwork known = new TaskNetwork(
-                tasks,
-                plan.network().lags(),
-                plan.network().workers(),
-                plan.network().tools(),
-                plan.network().breaks());
+        Progress nothing = new Progress(0, List.of(), List.of(), dropped);
+        Schedule was = asItWas(plan, state);
         Outcome outcome =
-                planner.again(plan.with(known), new Progress(0, List.of(), List.of(), dropped), asItWas(plan, state));
+                planner.again(plan.with(with(plan, tasks, plan.network().lags())), nothing, was);
+        if (!(outcome instanceof Outcome.Planned)) {
+            outcome = planner.again(plan.with(forgiving(plan, tasks, was)), nothing, was);
+        }
         return outcome instanceof Outcome.Planned p
                 ? OptionalInt.of(p.schedule().ready())
                 : OptionalInt.empty();
+    }
+
+    private static TaskNetwork with(Plan plan, List<Task> tasks, List<Lag> lags) {
+        return new TaskNetwork(
+                tasks,
+                lags,
+                plan.network().workers(),
+                plan.network().tools(),
+                plan.network().breaks());
+    }
+
+    /** Windows that were missed on the day and forgiven need not be kept by what is compared with it; their waits still are. */
+    private static TaskNetwork forgiving(Plan plan, List<Task> tasks, Schedule was) {
+        Set<String> open = new HashSet<>();
+        List<Lag> lags = new ArrayList<>();
+        for (Lag lag : plan.network().lags()) {
+            Optional<Placed> from = was.find(lag.from());
+            Optional<Placed> to = was.find(lag.to());
+            boolean missed = from.isPresent()
+                    && to.isPresent()
+                    && to.get().start()
+                            > lag.latest(
+                                    from.get().end(),
+                                    plan.network()
+                                            .task(lag.from())
+                                            .way(from.get().mode()));
+            if (missed && lag.kind() == Lag.Kind.USABLE) {
+                open.add(lag.from());
+            }
+            lags.add(
+                    missed
+                            ? new Lag(
+                                    lag.from(),
+                                    lag.to(),
+                                    lag.kind() == Lag.Kind.FRESH ? Lag.Kind.END : lag.kind(),
+                                    null,
+                                    lag.because())
+                            : lag);
+        }
+        return with(
+                plan,
+                tasks.stream()
+                        .map(t -> open.contains(t.id()) ? t.neverClosing() : t)
+                        .toList(),
+                lags);
     }
 
     /** The order that was really followed. */

@@ -50,6 +50,11 @@ public record Lag(
         return within == null ? limit : Math.min(limit, least(mode) + within);
     }
 
+    /** The second by which the later task must have begun after an earlier one that ended then, settling in this way. */
+    public long latest(int end, Task.Mode mode) {
+        return (long) end + most(mode);
+    }
+
     /** The second at which the later task may begin, once the earlier one has its times. */
     public int opens(Placed earlier) {
         return switch (kind) {

@@ -52,6 +52,18 @@ public record Task(
         return new Task(id, Math.max(1, alone), zones, holds, posture, needs, modes);
     }
 
+    /** The same, that can be worked into for as long as one likes. */
+    public Task neverClosing() {
+        return new Task(
+                id,
+                work,
+                zones,
+                holds,
+                posture,
+                needs,
+                modes.stream().map(Mode::neverClosing).toList());
+    }
+
     /** The way of this number, or the last where there are not so many. */
     public Mode way(int number) {
         return modes.get(Math.min(number, modes.size() - 1));
@@ -109,6 +121,11 @@ public record Task(
         /** A way for one pair of hands. */
         public Mode(int tool, int usable, int closes, int settled) {
             this(tool, usable, closes, settled, 0);
+        }
+
+        /** The same, open for as long as one likes. */
+        Mode neverClosing() {
+            return new Mode(tool, usable, NEVER, settled, together);
         }
 
         /** The same done by two pairs of hands. */
