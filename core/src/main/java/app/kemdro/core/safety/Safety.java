@@ -35,6 +35,9 @@ import java.util.stream.Stream;
 
 /** Reads a plan and what is known of its performer for what must be seen to. The rules are trade/safety.yaml. */
 public final class Safety {
+    /** What the key of a finding about a patch test begins with; the family follows. */
+    public static final String PATCH = "patch ";
+
     private static final Set<String> FORMS = Set.of("piece", "cap", "build");
     private static final Predicate<Material> STICKS =
             m -> m.kind().equals("adhesive") || m.kind().equals("latex");
@@ -129,7 +132,7 @@ public final class Safety {
                     .filter(t -> t.family().equals(material.id()))
                     .toList();
             String name = material.name();
-            String key = "patch " + material.id();
+            String key = PATCH + material.id();
             Optional<PatchTest> reacted =
                     tests.stream().filter(t -> t.result() == Result.REACTED).findFirst();
             Optional<PatchTest> clear =

@@ -7,6 +7,7 @@ import app.kemdro.core.safety.Care.PatchTest;
 import app.kemdro.core.safety.Care.Result;
 import app.kemdro.core.safety.Finding;
 import app.kemdro.core.safety.Finding.Kind;
+import app.kemdro.core.safety.Safety;
 import app.kemdro.core.safety.Safety.Procedure;
 import app.kemdro.web.file.Files;
 import app.kemdro.web.job.Job;
@@ -57,7 +58,12 @@ class SafetyController {
     }
 
     /** A finding as it is shown. */
-    record Line(String key, String what, String remedy, boolean mayBeLifted, String lifted) {}
+    record Line(String key, String what, String remedy, boolean mayBeLifted, String lifted) {
+        /** The family that the look could do without, where that would see to it; empty elsewhere. */
+        public String without() {
+            return key.startsWith(Safety.PATCH) ? key.substring(Safety.PATCH.length()) : "";
+        }
+    }
 
     /** A patch test as it is shown. */
     record Test(int number, String name, String put, String result) {}

@@ -75,7 +75,9 @@ class SafetyRoomTest {
 
     @Test
     void patchTestsAreWrittenDownAndTakenOut() throws Exception {
-        assertThat(lead.get(at)).contains("No patch test of water-borne acrylic adhesive");
+        assertThat(lead.get(at))
+                .contains("No patch test of water-borne acrylic adhesive")
+                .contains("/kit?without=acrylic-adhesive\">what instead");
         lead.post(at + "/tests", "family", "acrylic-adhesive", "put", "2026-01-05T18:00", "result", "CLEAR");
         assertThat(lead.get(at)).doesNotContain("No patch test of water-borne acrylic adhesive");
         assertThat(lead.post(at + "/tests", "family", "acrylic-adhesive", "put", "yesterday", "result", "CLEAR")
