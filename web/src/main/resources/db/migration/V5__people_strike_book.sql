@@ -112,8 +112,10 @@ create table strike_event (
     type varchar(12) not null,
     step varchar(300) not null,
     seconds int not null,
+    mode int not null,
     text varchar(600) not null,
     by_account varchar(40) not null,
+    device varchar(60) not null,
     constraint strike_event_once unique (strike_id, event_id)
 );
 

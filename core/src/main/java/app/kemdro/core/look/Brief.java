@@ -80,22 +80,6 @@ public record Brief(
         return own.getOrDefault(what, 1.0);
     }
 
-    /** The same with what was learnt of these times. */
-    public Brief with(Map<String, Double> learnt) {
-        return new Brief(
-                call,
-                chairIn,
-                performer,
-                crew,
-                room,
-                costumeCovers,
-                costumeMinutes,
-                selfApplied,
-                purpose,
-                breaks,
-                learnt);
-    }
-
     /** For a camera, for a working day. */
     public Brief(
             LocalDateTime call,
@@ -119,81 +103,49 @@ public record Brief(
                 Breaks.USUAL);
     }
 
+    private Brief changed(
+            LocalDateTime otherCall,
+            Optional<LocalDateTime> seat,
+            Performer sits,
+            List<Hands> hands,
+            Room air,
+            Map<String, Double> learnt) {
+        return new Brief(
+                otherCall, seat, sits, hands, air, costumeCovers, costumeMinutes, selfApplied, purpose, breaks, learnt);
+    }
+
     /** The same so much later: call, chair-in and the crew's hours move together. */
     public Brief moved(Duration by) {
-        return new Brief(
-                call.plus(by),
-                chairIn.map(t -> t.plus(by)),
-                performer,
-                crew.stream()
-                        .map(h -> new Hands(
-                                h.name(),
-                                h.skill(),
-                                h.from().plus(by),
-                                h.until().plus(by),
-                                h.factor()))
-                        .toList(),
-                room,
-                costumeCovers,
-                costumeMinutes,
-                selfApplied,
-                purpose,
-                breaks,
-                own);
+        List<Hands> later = crew.stream()
+                .map(h -> new Hands(
+                        h.name(), h.skill(), h.from().plus(by), h.until().plus(by), h.factor()))
+                .toList();
+        return changed(call.plus(by), chairIn.map(t -> t.plus(by)), performer, later, room, own);
     }
 
     /** The same with this chair-in. */
     public Brief seated(LocalDateTime at) {
-        return new Brief(
-                call,
-                Optional.of(at),
-                performer,
-                crew,
-                room,
-                costumeCovers,
-                costumeMinutes,
-                selfApplied,
-                purpose,
-                breaks,
-                own);
+        return changed(call, Optional.of(at), performer, crew, room, own);
     }
 
     /** The same with other hands. */
     public Brief with(List<Hands> others) {
-        return new Brief(
-                call,
-                chairIn,
-                performer,
-                others,
-                room,
-                costumeCovers,
-                costumeMinutes,
-                selfApplied,
-                purpose,
-                breaks,
-                own);
+        return changed(call, chairIn, performer, others, room, own);
+    }
+
+    /** The same with what was learnt of these times. */
+    public Brief with(Map<String, Double> learnt) {
+        return changed(call, chairIn, performer, crew, room, learnt);
     }
 
     /** The same on somebody else. */
     public Brief on(Performer other) {
-        return new Brief(
-                call, chairIn, other, crew, room, costumeCovers, costumeMinutes, selfApplied, purpose, breaks, own);
+        return changed(call, chairIn, other, crew, room, own);
     }
 
     /** The same in another room. */
     public Brief in(Room other) {
-        return new Brief(
-                call,
-                chairIn,
-                performer,
-                crew,
-                other,
-                costumeCovers,
-                costumeMinutes,
-                selfApplied,
-                purpose,
-                breaks,
-                own);
+        return changed(call, chairIn, performer, crew, other, own);
     }
 
     /**

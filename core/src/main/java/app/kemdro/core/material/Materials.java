@@ -89,6 +89,11 @@ public final class Materials {
         return reactions.values();
     }
 
+    /** Those of them with these ids. */
+    public List<Reaction> reactions(Collection<String> ids) {
+        return reactions.values().stream().filter(r -> ids.contains(r.id())).toList();
+    }
+
     /** The reaction of this id. */
     public Reaction reaction(String id) {
         Reaction found = reactions.get(id);

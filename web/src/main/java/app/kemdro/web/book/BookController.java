@@ -9,8 +9,6 @@ import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.run.Changes;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.StepState;
-import app.kemdro.core.run.StepState.Status;
-import app.kemdro.core.schedule.Placed;
 import app.kemdro.web.chair.Run;
 import app.kemdro.web.chair.RunPictures;
 import app.kemdro.web.chair.Runs;
@@ -25,7 +23,7 @@ import app.kemdro.web.room.Rooms;
 import app.kemdro.web.strike.Strikes;
 import java.time.Duration;
 import java.time.LocalDateTime;
-import java.util.Comparator;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -144,7 +142,7 @@ class BookController {
                         .mapToObj(k -> line(crew.get(k), believed.get(k)))
                         .toList());
         shown.ifPresent(r -> {
-            fill(model, runs.standing(r));
+            fill(model, job, runs.standing(r));
             model.addAttribute("used", used.of(id, r.id()));
             model.addAttribute("mixes", mixes.of(id));
             model.addAttribute("beside", held.beside(r, who));
@@ -194,7 +192,7 @@ class BookController {
         return "redirect:/jobs/" + id + "/book";
     }
 
-    private void fill(Model model, Standing s) {
+    private void fill(Model model, Job job, Standing s) {
         LocalDateTime began = s.run().beganAt();
         Optional<LocalDateTime> last = s.state().steps().values().stream()
                 .map(StepState::ended)
@@ -204,15 +202,8 @@ class BookController {
         long took = last.map(t -> Duration.between(began, t).toMinutes()).orElse(0L);
         model.addAttribute("shown", s.run());
         long span = Math.max(planned, took) + 5;
-        List<Line> lines = new java.util.ArrayList<>();
-        Plan first = runs.planned(s.run());
-        for (Placed p : first.schedule().placed()) {
-            lines.add(line(lines.size() + 1, s, first.step(p.task()), Optional.of(p), span));
-        }
-        s.plan().steps().stream()
-                .filter(x -> first.steps().stream().noneMatch(y -> y.id().equals(x.id())))
-                .sorted(Comparator.comparing(x -> begun(s, x)))
-                .forEach(x -> lines.add(line(lines.size() + 1, s, x, Optional.empty(), span)));
+        List<Line> lines = new ArrayList<>();
+        Day.of(job, s.run(), runs).steps().values().forEach(x -> lines.add(line(lines.size() + 1, began, x, span)));
         model.addAttribute("lines", lines);
         Brief.Room air = s.plan().brief().room();
         model.addAttribute("air", "%.0f °C, %.0f %% humidity".formatted(air.temperatureC(), air.humidityPercent()));
@@ -237,32 +228,28 @@ class BookController {
         return s.state().events().stream().filter(e -> e.type() == type).count();
     }
 
-    private static LocalDateTime begun(Standing s, PlannedStep step) {
-        LocalDateTime started = s.state().step(step.id()).started();
-        return started == null ? LocalDateTime.MAX : started;
-    }
-
     /** A line of the book; what was not planned has no bar of its plan. */
-    private static Line line(int number, Standing s, PlannedStep step, Optional<Placed> placed, long span) {
-        StepState state = s.state().step(step.id());
-        long planned = placed.map(p -> Math.round((p.end() - p.start()) / 60.0)).orElse(0L);
-        boolean did = state.started() != null && state.ended() != null && state.status() == Status.DONE;
-        double from = did ? Duration.between(s.run().beganAt(), state.started()).getSeconds() / 60.0 : 0;
-        double to = did ? Duration.between(s.run().beganAt(), state.ended()).getSeconds() / 60.0 : 0;
-        long actual = did ? Math.round(to - from) : 0;
+    private static Line line(int number, LocalDateTime began, Day.Step step, long span) {
+        long planned = step.planned().map(p -> Math.round(p.takes() / 60.0)).orElse(0L);
+        long actual = Math.round(step.took() / 60.0);
+        boolean did = step.done();
         return new Line(
                 number,
-                step.titleWithPlace(),
-                state.hands().isEmpty() ? placed.map(Words::hands).orElse("–") : state.hands(),
-                placed.map(p -> Words.hour(s.plan().clock(p.start()))).orElse("came in"),
-                did ? Words.hour(java.util.Objects.requireNonNull(state.started())) : "–",
+                step.title(),
+                step.hands().isEmpty() ? "–" : step.hands(),
+                step.planned()
+                        .map(p -> Words.hour(began.plusSeconds(p.start())))
+                        .orElse("came in"),
+                did ? Words.hour(began.plusSeconds(step.start())) : "–",
                 planned,
                 actual,
                 did && actual != planned ? Words.change(actual - planned) : "",
                 did && actual > planned,
-                state.status().name().toLowerCase(Locale.ROOT),
-                state.reason(),
-                placed.map(p -> Bar.of(p.start() / 60.0, p.end() / 60.0, span)).orElse(new Bar(0, 0)),
-                Bar.of(from, to, span));
+                step.status().name().toLowerCase(Locale.ROOT),
+                step.reason(),
+                step.planned()
+                        .map(p -> Bar.of(p.start() / 60.0, p.end() / 60.0, span))
+                        .orElse(new Bar(0, 0)),
+                Bar.of(step.start() / 60.0, step.end() / 60.0, span));
     }
 }

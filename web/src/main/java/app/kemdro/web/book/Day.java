@@ -13,10 +13,10 @@ import app.kemdro.web.job.Job;
 import app.kemdro.web.plans.Words;
 import java.time.Duration;
 import java.time.LocalDateTime;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
 
 /**
  * A day in the chair as it went, step by step.
@@ -30,7 +30,8 @@ record Day(Job job, Run run, Plan plan, Map<String, Step> steps, int took, int p
     /**
      * A step as it went.
      *
-     * @param planned seconds of hands, empty where it came in on the way
+     * @param planned from and until when hands were to be at it, seconds; empty where it came in on the way
+     * @param hands whose hands did it, or were to
      * @param start seconds after chair-in, where it was done
      * @param end seconds after chair-in
      * @param looks how often somebody looked too soon
@@ -38,14 +39,25 @@ record Day(Job job, Run run, Plan plan, Map<String, Step> steps, int took, int p
     record Step(
             String title,
             String hands,
-            OptionalInt planned,
+            Optional<Planned> planned,
             int start,
             int end,
-            boolean done,
+            Status status,
             long looks,
             boolean given,
             String reason) {
         int took() {
+            return end - start;
+        }
+
+        boolean done() {
+            return status == Status.DONE;
+        }
+    }
+
+    /** When hands were to be at a step, seconds after chair-in. */
+    record Planned(int start, int end) {
+        int takes() {
             return end - start;
         }
     }
@@ -59,6 +71,7 @@ record Day(Job job, Run run, Plan plan, Map<String, Step> steps, int took, int p
         }
         s.plan().steps().stream()
                 .filter(p -> !steps.containsKey(p.id()))
+                .sorted(Comparator.comparing(p -> begun(s, p)))
                 .forEach(p -> steps.put(p.id(), step(p, s, Optional.empty())));
         int took = steps.values().stream()
                 .filter(Step::done)
@@ -76,14 +89,19 @@ record Day(Job job, Run run, Plan plan, Map<String, Step> steps, int took, int p
                 .count();
         return new Step(
                 step.titleWithPlace(),
-                state.hands(),
-                placed.map(p -> OptionalInt.of(p.end() - p.start())).orElse(OptionalInt.empty()),
+                state.hands().isEmpty() ? placed.map(Words::hands).orElse("") : state.hands(),
+                placed.map(p -> new Planned(p.start(), p.end())),
                 done ? second(s, state.started()) : 0,
                 done ? second(s, state.ended()) : 0,
-                done,
+                done ? Status.DONE : state.status() == Status.DONE ? Status.WAITING : state.status(),
                 looks,
                 state.addedSeconds() > 0,
                 state.reason());
+    }
+
+    private static LocalDateTime begun(Standing s, PlannedStep step) {
+        LocalDateTime started = s.state().step(step.id()).started();
+        return started == null ? LocalDateTime.MAX : started;
     }
 
     private static int second(Standing s, @org.jspecify.annotations.Nullable LocalDateTime at) {

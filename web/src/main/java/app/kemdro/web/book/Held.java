@@ -1,6 +1,5 @@
 package app.kemdro.web.book;
 
-import app.kemdro.web.chair.NotPossible;
 import app.kemdro.web.chair.Run;
 import app.kemdro.web.chair.Runs;
 import app.kemdro.web.job.Job;
@@ -61,10 +60,6 @@ class Held {
     }
 
     private Optional<Day> day(Job job, Run run) {
-        try {
-            return Optional.of(Day.of(job, run, runs));
-        } catch (NotPossible e) {
-            return Optional.empty();
-        }
+        return runs.stillPlanned(run).map(p -> Day.of(job, run, runs));
     }
 }

@@ -9,7 +9,6 @@ import app.kemdro.core.run.RunState;
 import app.kemdro.core.run.StepState;
 import app.kemdro.core.run.StepState.Status;
 import app.kemdro.core.schedule.Task;
-import app.kemdro.web.chair.NotPossible;
 import app.kemdro.web.chair.Run;
 import app.kemdro.web.chair.Runs;
 import java.time.Duration;
@@ -58,11 +57,7 @@ public class OwnPace {
 
     /** A run whose plan the library of today can no longer make teaches nothing. */
     private Optional<Held> held(Run run) {
-        try {
-            return Optional.of(new Held(runs.planned(run), RunState.of(runs.eventsOf(run))));
-        } catch (NotPossible e) {
-            return Optional.empty();
-        }
+        return runs.stillPlanned(run).map(plan -> new Held(plan, RunState.of(runs.eventsOf(run))));
     }
 
     /** What they did in a run; steps that were given more time or came in on the way are left out. */

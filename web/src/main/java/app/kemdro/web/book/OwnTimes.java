@@ -11,7 +11,6 @@ import app.kemdro.core.run.RunState;
 import app.kemdro.core.run.StepState;
 import app.kemdro.core.run.StepState.Status;
 import app.kemdro.core.schedule.Task;
-import app.kemdro.web.chair.NotPossible;
 import app.kemdro.web.chair.Run;
 import app.kemdro.web.chair.Runs;
 import java.time.Duration;
@@ -53,11 +52,8 @@ class OwnTimes {
         List<Run> held = runs.held();
         Map<String, Double> factors = factors(held);
         for (Run run : held) {
-            try {
-                see(runs.planned(run), runs.eventsOf(run), h -> factors.getOrDefault(h.name(), 1.0), seen);
-            } catch (NotPossible e) {
-                continue; // what the library of today cannot plan any more teaches nothing
-            }
+            runs.stillPlanned(run)
+                    .ifPresent(plan -> see(plan, runs.eventsOf(run), h -> factors.getOrDefault(h.name(), 1.0), seen));
         }
         Map<String, Pace> believed = new TreeMap<>();
         seen.forEach((what, all) -> believed.put(what, Pace.STEP.after(all)));

@@ -313,6 +313,15 @@ public class Runs {
         return base(run).plan();
     }
 
+    /** The same; empty where the library of today can no longer make it. */
+    public Optional<Plan> stillPlanned(Run run) {
+        try {
+            return Optional.of(planned(run));
+        } catch (NotPossible e) {
+            return Optional.empty();
+        }
+    }
+
     /** Where a run stands. */
     public Standing standing(Run run) {
         List<RunEvent> all = eventsOf(run);

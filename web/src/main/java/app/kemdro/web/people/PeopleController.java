@@ -57,8 +57,7 @@ class PeopleController {
     }
 
     private Sitter sitter(Performer performer, List<Job> all) {
-        List<String> reactions = trade.materials().reactions().stream()
-                .filter(r -> performer.facts().reactsTo().contains(r.id()))
+        List<String> reactions = trade.materials().reactions(performer.facts().reactsTo()).stream()
                 .map(r -> r.name())
                 .toList();
         List<String> titles = all.stream()

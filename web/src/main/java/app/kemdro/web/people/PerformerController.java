@@ -2,14 +2,13 @@ package app.kemdro.web.people;
 
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.safety.Care;
-import app.kemdro.core.safety.Care.SkinSeen;
 import app.kemdro.web.figure.FigureModel;
-import app.kemdro.web.figure.FigureModel.Tint;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.performer.HealthLooks;
 import app.kemdro.web.performer.Performer;
 import app.kemdro.web.performer.Performers;
 import app.kemdro.web.performer.SkinSeenRow;
+import app.kemdro.web.performer.SkinWords;
 import app.kemdro.web.plans.Words;
 import app.kemdro.web.room.Json;
 import app.kemdro.web.room.Rooms;
@@ -17,7 +16,6 @@ import java.security.Principal;
 import java.time.LocalDateTime;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -58,10 +56,7 @@ class PerformerController {
         model.addAttribute("facts", performer.facts());
         model.addAttribute("care", care);
         model.addAttribute(
-                "reactions",
-                trade.materials().reactions().stream()
-                        .filter(r -> performer.facts().reactsTo().contains(r.id()))
-                        .toList());
+                "reactions", trade.materials().reactions(performer.facts().reactsTo()));
         model.addAttribute("sits", forgetting.jobsOf(performer));
         model.addAttribute(
                 "tests",
@@ -81,7 +76,7 @@ class PerformerController {
                         .sorted(Comparator.comparing(SkinSeenRow::seenAt).reversed())
                         .map(s -> new Line(
                                 moment(s.seenAt()),
-                                trade.body().zone(s.zone()).name() + " " + word(s.skin())
+                                trade.body().zone(s.zone()).name() + " " + SkinWords.word(s.skin())
                                         + (s.note().isEmpty() ? "" : ": " + s.note()),
                                 s.byAccount()))
                         .toList());
@@ -90,27 +85,8 @@ class PerformerController {
                 looks.of(performer).stream()
                         .map(l -> new Line(moment(l.seenAt()), l.place(), l.account()))
                         .toList());
-        model.addAttribute("figure", json.text(FigureModel.of(trade.body(), Set.of(), tint(care))));
+        model.addAttribute("figure", json.text(FigureModel.of(trade.body(), Set.of(), z -> SkinWords.tint(care, z))));
         return "people/performer";
-    }
-
-    private static java.util.function.Function<String, Tint> tint(Care care) {
-        Map<String, SkinSeen> last = care.lastSeen();
-        return zone -> {
-            Care.Skin skin = last.containsKey(zone) ? last.get(zone).skin() : Care.Skin.FINE;
-            if (care.broken().contains(zone) || skin == Care.Skin.BROKEN) {
-                return new Tint("fail", "broken");
-            }
-            return skin == Care.Skin.RED ? new Tint("need", "red") : Tint.NONE;
-        };
-    }
-
-    static String word(Care.Skin skin) {
-        return switch (skin) {
-            case FINE -> "fine";
-            case RED -> "red";
-            case BROKEN -> "broken";
-        };
     }
 
     private String name(String family) {

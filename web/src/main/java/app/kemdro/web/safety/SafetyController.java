@@ -121,8 +121,7 @@ class SafetyController {
     }
 
     private List<String> reactions(Job job) {
-        return trade.materials().reactions().stream()
-                .filter(r -> job.brief().performer().reactsTo().contains(r.id()))
+        return trade.materials().reactions(job.brief().performer().reactsTo()).stream()
                 .map(r -> r.name() + ": " + r.caution())
                 .toList();
     }

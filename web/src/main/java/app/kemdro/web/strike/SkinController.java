@@ -6,11 +6,11 @@ import app.kemdro.core.safety.Care.Skin;
 import app.kemdro.core.safety.Care.SkinSeen;
 import app.kemdro.core.safety.Safety;
 import app.kemdro.web.figure.FigureModel;
-import app.kemdro.web.figure.FigureModel.Tint;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
 import app.kemdro.web.performer.Performers;
 import app.kemdro.web.performer.SkinSeenRow;
+import app.kemdro.web.performer.SkinWords;
 import app.kemdro.web.plans.Plans;
 import app.kemdro.web.plans.Words;
 import app.kemdro.web.room.Json;
@@ -80,27 +80,17 @@ class SkinController {
                                 java.time.Duration.between(s.beganAt(), s.endedAt())
                                         .toMinutes())))
                         .orElse(""));
-        model.addAttribute("figure", json.text(FigureModel.of(trade.body(), Set.of(), z -> tint(last, worked, z))));
+        model.addAttribute(
+                "figure",
+                json.text(FigureModel.of(
+                        trade.body(),
+                        Set.of(),
+                        z -> SkinWords.tint(job.performer().care(), z))));
         return "strike/skin";
     }
 
-    private static Tint tint(Map<String, SkinSeen> last, Map<String, Set<String>> worked, String zone) {
-        return last.containsKey(zone) && worked.containsKey(zone)
-                ? switch (last.get(zone).skin()) {
-                    case FINE -> Tint.NONE;
-                    case RED -> new Tint("need", "red");
-                    case BROKEN -> new Tint("fail", "broken");
-                }
-                : Tint.NONE;
-    }
-
     private static String said(SkinSeen seen) {
-        String word = switch (seen.skin()) {
-            case FINE -> "fine";
-            case RED -> "red";
-            case BROKEN -> "broken";
-        };
-        return word + ", " + Words.day(seen.at()) + ", " + Words.hour(seen.at());
+        return SkinWords.word(seen.skin()) + ", " + Words.day(seen.at()) + ", " + Words.hour(seen.at());
     }
 
     /** Zones of skin that were worked on, with what had been stuck there. */
