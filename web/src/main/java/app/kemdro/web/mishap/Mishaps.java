@@ -56,7 +56,10 @@ class Mishaps {
     @ExceptionHandler(MaxUploadSizeExceededException.class)
     @ResponseStatus(HttpStatus.CONTENT_TOO_LARGE)
     String tooLarge(Exception e, Model model) {
-        return say(model, "The file is too large.", "A job file is at most 2 MB. Nothing was imported.");
+        return say(
+                model,
+                "The file is too large.",
+                "A file is at most 2 MB; make a picture smaller first. Nothing was taken.");
     }
 
     @ExceptionHandler(ObjectOptimisticLockingFailureException.class)

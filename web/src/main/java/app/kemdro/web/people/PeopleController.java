@@ -10,6 +10,7 @@ import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
 import app.kemdro.web.performer.Performer;
 import app.kemdro.web.performer.Performers;
+import app.kemdro.web.plans.Words;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -43,7 +44,7 @@ class PeopleController {
     /** Somebody who sits, in a line. */
     record Sitter(long id, String name, String reactions, String sitsFor) {}
 
-    /** Somebody who works, in a line. */
+    /** Somebody who works, in a line: skill and hours as the last job has them. */
     record Artist(String name, String skill, String signsIn, String jobs, String pace) {}
 
     @GetMapping("/people")
@@ -83,7 +84,8 @@ class PeopleController {
         List<Artist> artists = new ArrayList<>();
         known.forEach((name, hands) -> artists.add(new Artist(
                 name,
-                hands.skill().name().toLowerCase(Locale.ROOT),
+                hands.skill().name().toLowerCase(Locale.ROOT) + ", " + Words.hour(hands.from()) + " to "
+                        + Words.hour(hands.until()),
                 signsIn(name).map(a -> "signs in as " + a.getName()).orElse("does not sign in"),
                 count.get(name) == 1 ? "one job" : count.get(name) + " jobs",
                 OwnPace.says(believed.get(artists.size())))));

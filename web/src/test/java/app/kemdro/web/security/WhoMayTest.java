@@ -5,16 +5,21 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
 import app.kemdro.web.DemoTest;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
 @DemoTest
 class WhoMayTest {
     @Autowired
     private MockMvcTester mvc;
+
+    @Autowired
+    private RequestMappingHandlerMapping requestMappingHandlerMapping;
 
     @ParameterizedTest
     @CsvSource({
@@ -46,6 +51,26 @@ class WhoMayTest {
     @Test
     void strangersAreSentToTheSignInPage() {
         assertThat(mvc.get().uri("/jobs/1/look")).hasStatus(302).hasRedirectedUrl("/sign-in");
+    }
+
+    /** Whoever holds the address of a board, and nothing else, reaches boards and nothing else. */
+    @Test
+    void withoutAnAccountThereAreBoardsAndTheDoorAndNothingElse() {
+        var all = requestMappingHandlerMapping.getHandlerMethods().keySet().stream()
+                .flatMap(m -> m.getPatternValues().stream())
+                .filter(p -> !p.startsWith("/board/")
+                        && !List.of("/sign-in", "/first-lead", "/error").contains(p))
+                .map(p -> p.replaceAll("\\{[^}]+}", "2"))
+                .distinct()
+                .toList();
+        assertThat(all).hasSizeGreaterThan(100);
+        assertThat(all).allSatisfy(path -> {
+            assertThat(mvc.get().uri(path)).as(path).hasStatus(302).hasRedirectedUrl("/sign-in");
+            assertThat(mvc.post().uri(path).with(csrf()))
+                    .as(path)
+                    .hasStatus(302)
+                    .hasRedirectedUrl("/sign-in");
+        });
     }
 
     @Test
