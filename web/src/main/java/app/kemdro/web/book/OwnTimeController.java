@@ -2,6 +2,7 @@ package app.kemdro.web.book;
 
 import app.kemdro.core.learn.Pace;
 import app.kemdro.core.look.Brief;
+import app.kemdro.core.look.Brief.Hands;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.schedule.Task;
@@ -10,6 +11,7 @@ import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
 import app.kemdro.web.plans.Plans;
 import app.kemdro.web.room.Rooms;
+import app.kemdro.web.shelf.Again;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -32,8 +34,12 @@ class OwnTimeController {
     private final Plans plans;
     private final Rooms rooms;
     private final OwnTimes times;
+    private final OwnPace paces;
+    private final Again again;
 
-    OwnTimeController(Jobs jobs, Runs runs, Plans plans, Rooms rooms, OwnTimes times) {
+    OwnTimeController(Jobs jobs, Runs runs, Plans plans, Rooms rooms, OwnTimes times, OwnPace paces, Again again) {
+        this.paces = paces;
+        this.again = again;
         this.jobs = jobs;
         this.runs = runs;
         this.plans = plans;
@@ -136,6 +142,26 @@ class OwnTimeController {
         after.addFlashAttribute(
                 Rooms.CHANGE, plans.change(jobs.get(id), j -> j.learn(learnt)).said());
         return "redirect:/jobs/" + id + "/book/times";
+    }
+
+    /** Repeats the job with what was learnt of everybody's pace and of steps and films. */
+    @PostMapping("/jobs/{id}/book/again")
+    String again(@PathVariable long id) {
+        Map<String, Double> learnt = times.factors();
+        Job copy =
+                again.of(jobs.get(id), brief -> brief.with(paced(brief.crew())).with(learnt));
+        return "redirect:/jobs/" + copy.id() + "/order";
+    }
+
+    private List<Hands> paced(List<Hands> crew) {
+        List<Pace> own = paces.of(crew.stream().map(Hands::name).toList());
+        List<Hands> paced = new ArrayList<>();
+        for (int k = 0; k < crew.size(); k++) {
+            Hands h = crew.get(k);
+            paced.add(new Hands(
+                    h.name(), h.skill(), h.from(), h.until(), own.get(k).factor()));
+        }
+        return paced;
     }
 
     /** Leaves out what was odd, in the whole house. */

@@ -36,8 +36,11 @@ class ShelfController {
     private final Json json;
     private final Clock clock;
     private final OnTheJob onTheJob;
+    private final Again again;
 
-    ShelfController(Jobs jobs, Plans plans, Runs runs, Trade trade, Json json, Clock clock, OnTheJob onTheJob) {
+    ShelfController(
+            Jobs jobs, Plans plans, Runs runs, Trade trade, Json json, Clock clock, OnTheJob onTheJob, Again again) {
+        this.again = again;
         this.onTheJob = onTheJob;
         this.jobs = jobs;
         this.plans = plans;
@@ -93,14 +96,10 @@ class ShelfController {
                 + plans.add(ColdCasting.founder("Orrin Vask", call)).id() + "/look";
     }
 
-    /** A copy of a job a day later, with everything but what happened. */
+    /** A copy of a job for the next day, with everything but what happened. */
     @PostMapping("/jobs/{id}/again")
     String again(@PathVariable long id) {
-        Job from = jobs.get(id);
-        Job copy = new Job(
-                from.title(), from.production(), from.idea(), from.brief().moved(Duration.ofDays(1)));
-        copy.setLook(from.look());
-        return "redirect:/jobs/" + plans.add(copy).id() + "/brief";
+        return "redirect:/jobs/" + again.of(jobs.get(id), b -> b).id() + "/brief";
     }
 
     @PostMapping("/jobs/{id}/remove")

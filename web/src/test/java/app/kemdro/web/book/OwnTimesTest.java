@@ -174,4 +174,24 @@ class OwnTimesTest {
         lead.post(at, "own", "false");
         assertThat(jobs.get(job.id()).brief().own()).isEmpty();
     }
+
+    /** The camera test, long past, is done again tomorrow: the same look and mixes, the times as they really were. */
+    @Test
+    void aJobIsDoneAgainWithItsRealTimes() throws Exception {
+        Job test = jobs.byCall().stream()
+                .filter(j -> j.title().contains("camera test"))
+                .findFirst()
+                .orElseThrow();
+        lead.post("/jobs/" + test.id() + "/book/again");
+        Job again = jobs.byCall().stream()
+                .filter(j -> j.title().equals(test.title()) && j.id() != test.id())
+                .findFirst()
+                .orElseThrow();
+        assertThat(again.brief().call().toLocalDate()).isEqualTo(java.time.LocalDate.of(2026, 12, 3));
+        assertThat(again.look()).isEqualTo(test.look());
+        assertThat(again.brief().own()).isEqualTo(times.factors()).isNotEmpty();
+        assertThat(again.brief().crew().get(0).factor()).isNotEqualTo(1);
+        assertThat(lead.get("/jobs/" + again.id() + "/colour")).contains("bronze crust");
+        jobs.remove(again.id());
+    }
 }
