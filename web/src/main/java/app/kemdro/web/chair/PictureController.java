@@ -88,7 +88,9 @@ class PictureController {
         } catch (NotPossible refusal) {
             after.addFlashAttribute(Rooms.CHANGE, refusal.getMessage());
         }
-        return "redirect:/jobs/" + job + "/book?run=" + number;
+        return shows == Shows.SKIN
+                ? "redirect:/jobs/" + job + "/strike/skin"
+                : "redirect:/jobs/" + job + "/book?run=" + number;
     }
 
     @PostMapping("/jobs/{job}/chair/runs/{number}/pictures/{id}/remove")

@@ -5,6 +5,9 @@ import app.kemdro.core.method.Trade;
 import app.kemdro.core.safety.Care.Skin;
 import app.kemdro.core.safety.Care.SkinSeen;
 import app.kemdro.core.safety.Safety;
+import app.kemdro.web.chair.RunPictures;
+import app.kemdro.web.chair.RunPictures.Shows;
+import app.kemdro.web.chair.Runs;
 import app.kemdro.web.figure.FigureModel;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
@@ -37,11 +40,23 @@ class SkinController {
     private final Jobs jobs;
     private final Performers performers;
     private final Strikes strikes;
+    private final Runs runs;
+    private final RunPictures pictures;
     private final Plans plans;
     private final Trade trade;
     private final Json json;
 
-    SkinController(Jobs jobs, Performers performers, Strikes strikes, Plans plans, Trade trade, Json json) {
+    SkinController(
+            Jobs jobs,
+            Performers performers,
+            Strikes strikes,
+            Runs runs,
+            RunPictures pictures,
+            Plans plans,
+            Trade trade,
+            Json json) {
+        this.runs = runs;
+        this.pictures = pictures;
         this.jobs = jobs;
         this.performers = performers;
         this.strikes = strikes;
@@ -52,6 +67,9 @@ class SkinController {
 
     /** A zone that was worked on, and what was seen of it last. */
     record Zone(String id, String name, String seen, String kind) {}
+
+    /** A picture of skin, and where it was taken. */
+    record Seen(String id, String place) {}
 
     @GetMapping("/jobs/{id}/strike/skin")
     String skin(@PathVariable long id, Model model) {
@@ -70,6 +88,19 @@ class SkinController {
         model.addAttribute("zones", zones);
         model.addAttribute(
                 "unseen", zones.stream().filter(z -> z.kind().isEmpty()).count());
+        runs.of(id).stream().filter(r -> !r.isRehearsal()).findFirst().ifPresent(r -> {
+            model.addAttribute("run", r.id());
+            model.addAttribute(
+                    "pictures",
+                    pictures.of(r).stream()
+                            .filter(p -> p.shows() == Shows.SKIN)
+                            .map(p -> new Seen(
+                                    p.id(),
+                                    p.zone().isEmpty()
+                                            ? ""
+                                            : trade.body().zone(p.zone()).name()))
+                            .toList());
+        });
         model.addAttribute(
                 "took",
                 strikes.of(id).stream()

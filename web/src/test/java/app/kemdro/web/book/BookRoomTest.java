@@ -90,6 +90,8 @@ class BookRoomTest {
         lead.post("/jobs/" + test.id() + "/chair/runs/" + held.id() + "/pictures/" + shown.group(1) + "/remove");
         assertThat(lead.answer(picture).getStatus()).isEqualTo(404);
         assertThat(lead.get(book)).doesNotContain(shown.group(1));
+        assertThat(add(picture(), "SKIN", "chin", "pell", "HANDS")).contains("is in the book");
+        assertThat(lead.get("/jobs/" + test.id() + "/strike/skin")).contains("alt=\"Skin, chin\"");
     }
 
     @Test
