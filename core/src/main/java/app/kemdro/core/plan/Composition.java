@@ -1,6 +1,7 @@
 package app.kemdro.core.plan;
 
 import app.kemdro.core.body.Body;
+import app.kemdro.core.body.Letters;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
@@ -240,7 +241,8 @@ final class Composition {
                             ? body.say(both) + " has \"" + a.technique().name() + "\" twice."
                             : body.say(both) + " has both \"" + a.technique().name() + "\" and \""
                                     + b.technique().name() + "\": one excludes the other.";
-                    problems.add(Problem.stop(capital(what), "Take one of them off.", both, List.of(a.id(), b.id())));
+                    problems.add(Problem.stop(
+                            Letters.capital(what), "Take one of them off.", both, List.of(a.id(), b.id())));
                 }
             }
         }
@@ -255,10 +257,6 @@ final class Composition {
         return a.technique().slot().equals(b.technique().slot())
                         && !(many && !a.technique().equals(b.technique()))
                 || a.technique().family().equals(b.technique().family()) && !many;
-    }
-
-    private static String capital(String text) {
-        return text.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + text.substring(1);
     }
 
     /** Costume as a block of its own, and the last look. */

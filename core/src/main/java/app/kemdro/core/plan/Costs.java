@@ -2,7 +2,6 @@ package app.kemdro.core.plan;
 
 import app.kemdro.core.look.Brief.Performer;
 import app.kemdro.core.look.LookEntry;
-import app.kemdro.core.material.Material;
 import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Trade;
 import java.util.Collection;
@@ -24,18 +23,13 @@ public final class Costs {
         for (PlannedStep step : steps) {
             things.put(step.entryId(), step.technique());
             sum += step.material()
-                    .map(m -> m.pricePer100g() / 100 * grams(m, step, performer, trade))
+                    .map(m -> m.pricePer100g() / 100 * Areas.laid(m, step, performer, trade.body()) * (1 + LOST))
                     .orElse(0.0);
         }
         return sum
                 + things.values().stream()
                         .mapToDouble(t -> t.profile().eachTime())
                         .sum();
-    }
-
-    private static double grams(Material material, PlannedStep step, Performer performer, Trade trade) {
-        double area = Areas.of(step.zones(), performer, trade.body());
-        return material.gramsPerCm2() * area * step.thickness() * (1 + LOST);
     }
 
     /** Weight that the performer carries in the forms of one entry, g. */

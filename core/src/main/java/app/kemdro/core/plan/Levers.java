@@ -1,5 +1,6 @@
 package app.kemdro.core.plan;
 
+import app.kemdro.core.body.Letters;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Hands;
 import app.kemdro.core.look.Brief.Room;
@@ -12,7 +13,6 @@ import app.kemdro.core.method.Trade;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /** What would buy time: every measure is planned again, and ranked by the minutes it really saves. */
@@ -51,7 +51,7 @@ public final class Levers {
     public record Measure(String says, String risk, Look look, Brief brief) {
         /** Two measures said as one, for what both make of a look and a brief. */
         public static Measure both(String one, String oneRisk, String other, String otherRisk, Look look, Brief brief) {
-            return new Measure(one + ", and " + low(other), (oneRisk + " " + otherRisk).strip(), look, brief);
+            return new Measure(one + ", and " + Letters.low(other), (oneRisk + " " + otherRisk).strip(), look, brief);
         }
     }
 
@@ -188,7 +188,7 @@ public final class Levers {
                                 t, entry.zones(), brief.performer().reactsTo(), trade)
                         .isEmpty())
                 .map(t -> new Measure(
-                        t.name() + " instead of " + low(technique.name()) + ", "
+                        t.name() + " instead of " + Letters.low(technique.name()) + ", "
                                 + trade.body().say(entry.zones()),
                         risk(t),
                         look.changing(entry.id(), e -> e.by(t.id())),
@@ -204,7 +204,7 @@ public final class Levers {
 
     private static String risk(Technique t) {
         String unseen = t.profile().neverFilmed();
-        return (t.profile().risk() + (unseen.isEmpty() ? "" : " Never filmed: " + low(unseen))).strip();
+        return (t.profile().risk() + (unseen.isEmpty() ? "" : " Never filmed: " + Letters.low(unseen))).strip();
     }
 
     private List<Measure> fewer(Look look, Brief brief, LookEntry entry, Technique technique) {
@@ -213,7 +213,7 @@ public final class Levers {
             return List.of();
         }
         return List.of(new Measure(
-                "One " + singular(technique.coats().word()) + " less of " + low(technique.name()) + ", "
+                "One " + singular(technique.coats().word()) + " less of " + Letters.low(technique.name()) + ", "
                         + trade.body().say(entry.zones()),
                 "A thinner build shows or lifts sooner.",
                 look.changing(entry.id(), e -> e.coated(coats - 1)),
@@ -232,13 +232,9 @@ public final class Levers {
             return List.of();
         }
         return List.of(new Measure(
-                "Without " + low(technique.name()) + ", " + trade.body().say(entry.zones()),
+                "Without " + Letters.low(technique.name()) + ", " + trade.body().say(entry.zones()),
                 "The character loses it.",
                 look.without(entry.id()),
                 brief));
-    }
-
-    private static String low(String text) {
-        return text.substring(0, 1).toLowerCase(Locale.ROOT) + text.substring(1);
     }
 }

@@ -1,5 +1,6 @@
 package app.kemdro.core.plan;
 
+import app.kemdro.core.body.Letters;
 import app.kemdro.core.layer.Mend;
 import app.kemdro.core.layer.Stack;
 import app.kemdro.core.layer.Stack.Layer;
@@ -10,7 +11,6 @@ import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Trade;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -91,7 +91,7 @@ public final class Mending {
             all.addAll(swaps(look, e, because));
             if (mend.turn() && look.entry(origin(layer.entry())).isPresent()) {
                 all.add(new Offer(
-                        "Lay " + low(trade.technique(e.techniqueId()).name()) + " over it instead",
+                        "Lay " + Letters.low(trade.technique(e.techniqueId()).name()) + " over it instead",
                         because,
                         look.changing(e.id(), x -> x.above(origin(layer.entry())))));
             }
@@ -111,7 +111,7 @@ public final class Mending {
         return trade.schoolsBeside(now).stream()
                 .filter(t -> t.zones().containsAll(entry.zones()))
                 .map(t -> new Offer(
-                        t.name() + " instead of " + low(now.name()),
+                        t.name() + " instead of " + Letters.low(now.name()),
                         because,
                         look.changing(entry.id(), e -> e.by(t.id()))))
                 .toList();
@@ -145,9 +145,5 @@ public final class Mending {
                     default -> 2;
                 })
                 .sum();
-    }
-
-    private static String low(String text) {
-        return text.substring(0, 1).toLowerCase(Locale.ROOT) + text.substring(1);
     }
 }

@@ -1,5 +1,6 @@
 package app.kemdro.core.plan;
 
+import app.kemdro.core.body.Letters;
 import app.kemdro.core.look.BareSkin;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Look;
@@ -273,6 +274,6 @@ public final class Proposals {
     }
 
     private static String sentence(String text) {
-        return text.isEmpty() ? "" : text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1) + ".";
+        return text.isEmpty() ? "" : Letters.capital(text) + ".";
     }
 }

@@ -1,6 +1,7 @@
 package app.kemdro.core.safety;
 
 import app.kemdro.core.body.Body;
+import app.kemdro.core.body.Letters;
 import app.kemdro.core.datafile.DataNode;
 import app.kemdro.core.layer.Stack;
 import app.kemdro.core.look.Look;
@@ -24,7 +25,6 @@ import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -353,17 +353,14 @@ public final class Safety {
         }
         warm.forEach((name, melt) -> all.add(warn(
                 "heat " + name,
-                "%s melts at %.0f °C; skin takes %.0f °C at most.".formatted(capital(name), melt.from(), melt.safe()),
+                "%s melts at %.0f °C; skin takes %.0f °C at most."
+                        .formatted(Letters.capital(name), melt.from(), melt.safe()),
                 "Test a drop on the wrist first, every time: no hotter than a warm bath.")));
         boolean dryer = plan.schedule().placed().stream()
                 .anyMatch(p -> plan.network().task(p.task()).way(p.mode()).tool() > 0);
         if (dryer) {
             all.add(new Finding("said dryer", Kind.SAID, rules.get("dryer").text(), "", false));
         }
-    }
-
-    private static String capital(String name) {
-        return name.substring(0, 1).toUpperCase(Locale.ROOT) + name.substring(1);
     }
 
     private void said(Collection<Material> used, List<Finding> all) {

@@ -1,5 +1,6 @@
 package app.kemdro.web.look;
 
+import app.kemdro.core.body.Letters;
 import app.kemdro.core.body.Zone;
 import app.kemdro.core.layer.Judgement;
 import app.kemdro.core.layer.Stack;
@@ -81,7 +82,7 @@ public record Cut(List<Row> layers, double millimetres) {
         boolean fine = boundary.verdict().isFine();
         return new Row(
                 number,
-                capital(layer.material().name()) + (layer.coats() > 1 ? ", " + layer.coats() + " coats" : ""),
+                Letters.capital(layer.material().name()) + (layer.coats() > 1 ? ", " + layer.coats() + " coats" : ""),
                 layer.what() + ". " + minutes,
                 layer.material().drawn(),
                 layer.millimetres(),
@@ -130,9 +131,5 @@ public record Cut(List<Row> layers, double millimetres) {
     /** Trouble in words, or empty where everything holds. */
     static Optional<String> trouble(Stack stack) {
         return stack.worst().isFine() ? Optional.empty() : Optional.of(word(stack.worst()));
-    }
-
-    private static String capital(String text) {
-        return text.isEmpty() ? text : text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
     }
 }

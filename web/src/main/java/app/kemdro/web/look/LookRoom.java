@@ -1,6 +1,7 @@
 package app.kemdro.web.look;
 
 import app.kemdro.core.body.Body;
+import app.kemdro.core.body.Letters;
 import app.kemdro.core.look.BareSkin;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
@@ -94,7 +95,7 @@ final class LookRoom {
             List<Offer> schools) {}
 
     String title() {
-        return zones.isEmpty() ? "Press a zone" : capital(body.say(zones));
+        return zones.isEmpty() ? "Press a zone" : Letters.capital(body.say(zones));
     }
 
     String area() {
@@ -235,13 +236,14 @@ final class LookRoom {
     private static String risk(Weighed school) {
         List<String> words = new ArrayList<>();
         if (!school.because().isEmpty()) {
-            words.add(capital(school.because()) + ".");
+            words.add(Letters.capital(school.because()) + ".");
         }
         if (!school.technique().profile().risk().isEmpty()) {
             words.add(school.technique().profile().risk());
         }
         if (!school.technique().profile().neverFilmed().isEmpty()) {
-            words.add("Never filmed: " + low(school.technique().profile().neverFilmed()));
+            words.add(
+                    "Never filmed: " + Letters.low(school.technique().profile().neverFilmed()));
         }
         return String.join(" ", words);
     }
@@ -350,7 +352,7 @@ final class LookRoom {
                 t.id(),
                 t.name(),
                 t.because(),
-                w.because().isEmpty() ? "" : capital(w.because()) + ".",
+                w.because().isEmpty() ? "" : Letters.capital(w.because()) + ".",
                 barred(t, fit),
                 fit.size() == zones.size() ? "" : "only " + body.say(fit),
                 schools);
@@ -417,13 +419,5 @@ final class LookRoom {
                 .sum();
         return euros(spent(plan.get())) + " a day in coats and things"
                 + (grams >= 1 ? "; " + Math.round(grams) + " g to carry." : ".");
-    }
-
-    private static String capital(String text) {
-        return text.isEmpty() ? text : text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
-    }
-
-    private static String low(String text) {
-        return text.substring(0, 1).toLowerCase(Locale.ROOT) + text.substring(1);
     }
 }
