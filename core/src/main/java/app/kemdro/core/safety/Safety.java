@@ -52,7 +52,8 @@ public final class Safety {
     public Safety(Trade trade) {
         this.trade = trade;
         this.rules = DataNode.resource("/trade/safety.yaml");
-        rules.onlyKeys(Set.of("patch-test", "lens-hours", "heavy", "airways", "rest", "consent", "dryer", "said"));
+        rules.onlyKeys(
+                Set.of("patch-test", "lens-hours", "heavy", "airways", "rest", "consent", "dryer", "tools", "said"));
         DataNode test = rules.get("patch-test");
         this.tested = Set.copyOf(test.words("kinds"));
         this.hours = (int) test.get("hours").number(1, 240);
@@ -81,6 +82,7 @@ public final class Safety {
         lenses(plan, care, all);
         weight(plan, look, all);
         heat(plan, all);
+        tools(plan.brief().performer().reactsTo(), all);
         consents(plan, agreed, all);
         if (care.minor() && !care.guardian()) {
             all.add(block(
@@ -336,6 +338,21 @@ public final class Safety {
                     "About %.0f g are carried for %d hours.".formatted(grams, lasts),
                     "Plan water, cooling and pauses; support the weight by the cap."));
         }
+    }
+
+    /** What touches the performer without being laid: gloves, sponges, bands. */
+    private void tools(Set<String> reactsTo, List<Finding> all) {
+        withoutIn(reactsTo)
+                .forEach(say -> all.add(
+                        warn("tools " + say, "Tools touch the skin too.", Letters.capital(say) + ", whoever works.")));
+    }
+
+    /** What must not be in gloves, sponges and tools near somebody who reacts so, as the bag says it. */
+    public List<String> withoutIn(Set<String> reactsTo) {
+        return rules.get("tools").items().stream()
+                .filter(n -> reactsTo.contains(n.get("reaction").text()))
+                .map(n -> n.get("say").text())
+                .toList();
     }
 
     /** What is laid warm, and what a dryer blows at. */

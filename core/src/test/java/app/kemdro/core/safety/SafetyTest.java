@@ -259,4 +259,27 @@ class SafetyTest {
                         .anyMatch(f -> f.key().equals("said dryer")))
                 .isEqualTo(dryer);
     }
+
+    /** Handbook section 11: no latex product, glove or cap anywhere near such a performer. */
+    @Test
+    void toolsAreFreeOfWhatThePerformerReactsTo() {
+        assertThat(SAFETY.withoutIn(Set.of("latex"))).singleElement().asString().contains("gloves", "sponges");
+        assertThat(SAFETY.withoutIn(Set.of("resin-gum"))).isEmpty();
+        Brief usual = brief(lead("Ines"));
+        Brief.Performer p = usual.performer();
+        Look face = look(entry("base-cream", "forehead"));
+        Plan plan = planned(
+                face,
+                usual.on(new Brief.Performer(
+                        p.name(), p.heightCm(), p.weightKg(), p.headCm(), Set.of("latex"), p.brows(), p.hair())));
+        assertThat(SAFETY.of(
+                        plan,
+                        face,
+                        STRIKE.of(plan),
+                        Care.UNKNOWN,
+                        Set.of(),
+                        plan.chairIn().minusDays(3)))
+                .anyMatch(f -> f.key().startsWith("tools") && f.remedy().contains("without natural rubber"));
+        assertThat(findings(face, Care.UNKNOWN)).noneMatch(f -> f.key().startsWith("tools"));
+    }
 }

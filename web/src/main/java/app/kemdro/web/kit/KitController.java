@@ -7,6 +7,7 @@ import app.kemdro.core.kit.Waste;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.Substitutes;
+import app.kemdro.core.safety.Safety;
 import app.kemdro.web.chair.Runs;
 import app.kemdro.web.file.Files;
 import app.kemdro.web.file.Tables;
@@ -23,6 +24,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -62,6 +64,7 @@ class KitController {
     private final Runs runs;
     private final Sheets sheets;
     private final Substitutes substitutes;
+    private final Safety safety;
 
     KitController(
             Jobs jobs,
@@ -84,6 +87,7 @@ class KitController {
         this.trade = trade;
         this.amounts = new Amounts(trade, waste);
         this.jars = new Jars(trade, waste, products);
+        this.safety = new Safety(trade);
     }
 
     @GetMapping("/jobs/{id}/kit")
@@ -226,8 +230,14 @@ class KitController {
                 "euros", Math.round(all.stream().mapToDouble(Stock::euros).sum()));
         model.addAttribute("wipes", wipes[0] + " to " + wipes[1]);
         model.addAttribute("ruined", Jars.ruined(all));
-        model.addAttribute("small", SMALL);
+        model.addAttribute("small", small(plan));
         model.addAttribute("day", Words.day(plan.brief().call()));
+    }
+
+    /** Small vital things, and what tools must be free of on this performer. */
+    private List<String> small(Plan plan) {
+        return Stream.concat(safety.withoutIn(plan.brief().performer().reactsTo()).stream(), SMALL.stream())
+                .toList();
     }
 
     @GetMapping("/jobs/{id}/kit.csv")
@@ -274,7 +284,7 @@ class KitController {
                                         .map(jars::of)
                                         .toList(),
                         "wipes", wipes[0] + " to " + wipes[1],
-                        "small", SMALL),
+                        "small", small(plan.get())),
                 11,
                 9.5,
                 8.2,
