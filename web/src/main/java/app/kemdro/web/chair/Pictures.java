@@ -17,6 +17,8 @@ interface Pictures extends Repository<Picture, String> {
 
     void deleteByIdAndRunId(String id, long runId);
 
+    void deleteByRunIdAndShows(long runId, RunPictures.Shows shows);
+
     void deleteByRunId(long runId);
 
     Picture saveAndFlush(Picture picture);

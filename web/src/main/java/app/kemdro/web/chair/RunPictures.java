@@ -73,6 +73,18 @@ public class RunPictures {
         pictures.saveAndFlush(new Picture(id, run.id(), at, PictureFile.kept(sent), shows, zone));
     }
 
+    /** Removes the pictures of skin of a job's runs. */
+    @Transactional
+    public void removeSkin(long job) {
+        runs.of(job).forEach(r -> pictures.deleteByRunIdAndShows(r.id(), Shows.SKIN));
+    }
+
+    /** Removes every picture of a job's runs. */
+    @Transactional
+    public void removeAll(long job) {
+        runs.of(job).forEach(r -> pictures.deleteByRunId(r.id()));
+    }
+
     @Transactional
     public void remove(Run run, String id) {
         pictures.deleteByIdAndRunId(id, run.id());

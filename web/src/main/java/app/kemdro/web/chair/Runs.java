@@ -48,7 +48,6 @@ public class Runs {
 
     private final RunRepository runs;
     private final EventRepository events;
-    private final Pictures pictures;
     private final Jobs jobs;
     private final Plans plans;
     private final JsonMapper mapper;
@@ -70,7 +69,6 @@ public class Runs {
     Runs(
             RunRepository runs,
             EventRepository events,
-            Pictures pictures,
             Jobs jobs,
             Plans plans,
             JsonMapper mapper,
@@ -82,7 +80,6 @@ public class Runs {
         this.trade = trade;
         this.runs = runs;
         this.events = events;
-        this.pictures = pictures;
         this.jobs = jobs;
         this.plans = plans;
         this.mapper = mapper;
@@ -465,11 +462,6 @@ public class Runs {
     /** Whether a break that was not taken yet is planned just before this step. */
     static boolean restBefore(Standing s, Placed next) {
         return s.schedule().rests().stream().skip(s.state().pauses().size()).anyMatch(r -> r.end() == next.start());
-    }
-
-    /** Removes every picture taken in the runs of a job. */
-    public void removePictures(long jobId) {
-        of(jobId).forEach(r -> pictures.deleteByRunId(r.id()));
     }
 
     /**

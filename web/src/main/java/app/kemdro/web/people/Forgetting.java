@@ -1,12 +1,14 @@
 package app.kemdro.web.people;
 
 import app.kemdro.core.look.Brief;
+import app.kemdro.web.chair.RunPictures;
 import app.kemdro.web.chair.Runs;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
 import app.kemdro.web.performer.Performer;
 import app.kemdro.web.performer.Performers;
 import app.kemdro.web.safety.Gate;
+import app.kemdro.web.strike.Strikes;
 import java.util.List;
 import java.util.Set;
 import java.util.function.UnaryOperator;
@@ -19,9 +21,13 @@ class Forgetting {
     private final Performers performers;
     private final Jobs jobs;
     private final Runs runs;
+    private final Strikes strikes;
+    private final RunPictures pictures;
     private final Gate gate;
 
-    Forgetting(Performers performers, Jobs jobs, Runs runs, Gate gate) {
+    Forgetting(Performers performers, Jobs jobs, Runs runs, Strikes strikes, RunPictures pictures, Gate gate) {
+        this.strikes = strikes;
+        this.pictures = pictures;
         this.performers = performers;
         this.jobs = jobs;
         this.runs = runs;
@@ -35,7 +41,7 @@ class Forgetting {
                 .toList();
     }
 
-    /** Reactions, tests, lenses, what was seen of skin, what was lifted for them. */
+    /** Reactions, tests, lenses, what was seen and pictured of skin, what was lifted for them and what they agreed to. */
     @Transactional
     void health(Performer performer) {
         forget(performer, p -> p);
@@ -49,7 +55,7 @@ class Forgetting {
                 performer,
                 p -> new Brief.Performer(
                         nobody, p.heightCm(), p.weightKg(), p.headCm(), p.reactsTo(), p.brows(), p.hair()));
-        jobsOf(performer).forEach(j -> runs.removePictures(j.id()));
+        jobsOf(performer).forEach(j -> pictures.removeAll(j.id()));
         performers.change(performer.id(), p -> p.callThem(nobody));
     }
 
@@ -58,6 +64,8 @@ class Forgetting {
         sat.forEach(j -> runs.refuseWhileRunning(j.id()));
         for (Job job : sat) {
             runs.forgetHealth(job.id(), p -> healthy(as.apply(p)));
+            strikes.forgetHealth(job.id(), p -> healthy(as.apply(p)));
+            pictures.removeSkin(job.id());
             gate.forget(job.id());
             jobs.change(job.id(), j -> j.agreedTo(Set.of()));
         }

@@ -2,7 +2,6 @@ package app.kemdro.web.people;
 
 import app.kemdro.core.learn.Pace;
 import app.kemdro.core.look.Brief.Hands;
-import app.kemdro.core.method.Trade;
 import app.kemdro.web.account.Account;
 import app.kemdro.web.account.Accounts;
 import app.kemdro.web.book.OwnPace;
@@ -31,18 +30,16 @@ class PeopleController {
     private final Jobs jobs;
     private final Accounts accounts;
     private final OwnPace paces;
-    private final Trade trade;
 
-    PeopleController(Performers performers, Jobs jobs, Accounts accounts, OwnPace paces, Trade trade) {
+    PeopleController(Performers performers, Jobs jobs, Accounts accounts, OwnPace paces) {
         this.performers = performers;
         this.jobs = jobs;
         this.accounts = accounts;
         this.paces = paces;
-        this.trade = trade;
     }
 
-    /** Somebody who sits, in a line. */
-    record Sitter(long id, String name, String reactions, String sitsFor) {}
+    /** Somebody who sits, in a line; what is known of their health is on a page of its own. */
+    record Sitter(long id, String name, String sitsFor) {}
 
     /** Somebody who works, in a line: skill and hours as the last job has them. */
     record Artist(String name, String skill, String signsIn, String jobs, String pace) {}
@@ -57,19 +54,13 @@ class PeopleController {
         return "people/people";
     }
 
-    private Sitter sitter(Performer performer, List<Job> all) {
-        List<String> reactions = trade.materials().reactions(performer.facts().reactsTo()).stream()
-                .map(r -> r.name())
-                .toList();
+    private static Sitter sitter(Performer performer, List<Job> all) {
         List<String> titles = all.stream()
                 .filter(j -> j.performer().id() == performer.id())
                 .map(Job::title)
                 .toList();
         return new Sitter(
-                performer.id(),
-                performer.name(),
-                reactions.isEmpty() ? "" : "reacts to " + String.join(", ", reactions),
-                titles.isEmpty() ? "sits for no job" : String.join(", ", titles));
+                performer.id(), performer.name(), titles.isEmpty() ? "sits for no job" : String.join("; ", titles));
     }
 
     /** Hands of any job, with what the last of them says of their skill. */

@@ -79,6 +79,10 @@ public class StrikeRun {
         return brief;
     }
 
+    void forget(String newBrief) {
+        this.brief = newBrief;
+    }
+
     String standing() {
         return standing;
     }

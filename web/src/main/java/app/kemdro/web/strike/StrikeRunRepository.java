@@ -9,7 +9,5 @@ interface StrikeRunRepository extends Repository<StrikeRun, Long> {
 
     List<StrikeRun> findAllByJobIdOrderByIdDesc(long jobId);
 
-    boolean existsByRunId(long runId);
-
     StrikeRun saveAndFlush(StrikeRun run);
 }

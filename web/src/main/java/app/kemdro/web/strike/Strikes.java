@@ -35,6 +35,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.json.JsonMapper;
@@ -136,7 +137,21 @@ public class Strikes {
                 .filter(r -> !r.isRehearsal())
                 .findFirst()
                 .filter(r -> r.endedAt() == null || r.endedAt().isAfter(now().minusHours(WORN_AT_MOST)))
-                .filter(r -> !strikes.existsByRunId(r.id()));
+                .filter(r -> of(jobId).stream()
+                        .noneMatch(s -> Long.valueOf(r.id()).equals(s.runId())
+                                && standing(s).undoing().over()));
+    }
+
+    /** Says no longer who it was taken off, or what they react to. */
+    public void forgetHealth(long jobId, UnaryOperator<Brief.Performer> as) {
+        synchronized (lock(jobId)) {
+            of(jobId).stream().filter(s -> !s.brief().isEmpty()).forEach(s -> {
+                Brief brief = mapper.readValue(s.brief(), Brief.class);
+                s.forget(mapper.writeValueAsString(brief.on(as.apply(brief.performer()))));
+                strikes.saveAndFlush(s);
+                made.remove(s.id());
+            });
+        }
     }
 
     /**
@@ -152,7 +167,6 @@ public class Strikes {
             }
             Job job = jobs.get(jobId);
             Optional<Run> worn = worn(jobId);
-            worn.filter(r -> r.endedAt() == null).ifPresent(r -> announcer.end(r, "strike-" + r.id(), account));
             StrikeRun fresh = worn.map(r -> new StrikeRun(jobId, r.id(), now(), urgent, "", ""))
                     .orElseGet(() -> new StrikeRun(
                             jobId,
@@ -165,6 +179,7 @@ public class Strikes {
             if (base.removal().steps().isEmpty()) {
                 throw new NotPossible("Nothing has been laid yet: there is nothing to take off.");
             }
+            worn.filter(r -> r.endedAt() == null).ifPresent(r -> announcer.end(r, "strike-" + r.id(), account));
             fresh.stand(mapper.writeValueAsString(base.removal().schedule()));
             StrikeRun run = strikes.saveAndFlush(fresh);
             made.put(run.id(), base);

@@ -259,6 +259,7 @@ class PeopleRoomTest {
                     "nose", LocalDateTime.of(2026, 1, 5, 9, 0), Skin.RED, "", "welts-unheard-of", "pell"));
         });
         job = jobs.get(job.id());
+        lead.post("/jobs/" + job.id() + "/strike/begin");
         Plan plan = runs.planAt(job, job.brief().call().minusHours(3));
         String step = plan.schedule().placed().get(0).task();
         LocalDateTime at = plan.chairIn();

@@ -166,6 +166,7 @@ class OffTest {
         assertThat(lead.post(at + "/begin", "urgent", "true").get("refused"))
                 .asString()
                 .contains("Nothing has been laid yet");
+        assertThat(runs.open(job.id())).as("the run goes on").isPresent();
         Job fresh = DemoJobs.like("Sprue", "comes off fast", jobs);
         var run = runs.begin(fresh.id(), "ines");
         var plan = runs.planned(run);
