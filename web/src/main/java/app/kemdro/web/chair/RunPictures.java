@@ -73,16 +73,16 @@ public class RunPictures {
         pictures.saveAndFlush(new Picture(id, run.id(), at, PictureFile.kept(sent), shows, zone));
     }
 
-    /** Removes the pictures of skin of a job's runs. */
+    /** Removes the pictures of skin of a run. */
     @Transactional
-    public void removeSkin(long job) {
-        runs.of(job).forEach(r -> pictures.deleteByRunIdAndShows(r.id(), Shows.SKIN));
+    public void removeSkin(Run run) {
+        pictures.deleteByRunIdAndShows(run.id(), Shows.SKIN);
     }
 
-    /** Removes every picture of a job's runs. */
+    /** Removes every picture of a run. */
     @Transactional
-    public void removeAll(long job) {
-        runs.of(job).forEach(r -> pictures.deleteByRunId(r.id()));
+    public void removeAll(Run run) {
+        pictures.deleteByRunId(run.id());
     }
 
     @Transactional

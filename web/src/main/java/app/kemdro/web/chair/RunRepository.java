@@ -7,6 +7,8 @@ import org.springframework.data.repository.Repository;
 interface RunRepository extends Repository<Run, Long> {
     List<Run> findTop30ByEndedAtIsNotNullAndPaceOrderByIdDesc(int pace);
 
+    List<Run> findAll();
+
     Optional<Run> findById(long id);
 
     List<Run> findAllByJobIdOrderByIdDesc(long jobId);

@@ -464,27 +464,35 @@ public class Runs {
         return s.schedule().rests().stream().skip(s.state().pauses().size()).anyMatch(r -> r.end() == next.start());
     }
 
+    /** Runs in which somebody of this name sat, whoever sits for their jobs now. */
+    public List<Run> satBy(String name) {
+        return runs.findAll().stream()
+                .filter(r -> mapper.readValue(r.brief(), Brief.class)
+                        .performer()
+                        .name()
+                        .equalsIgnoreCase(name))
+                .toList();
+    }
+
     /**
-     * Takes a performer's health out of what is kept of a job's runs.
+     * Takes the performer's health out of what is kept of a run.
      *
      * @param as who is to have sat instead, with the same measures
      */
-    public void forgetHealth(long jobId, UnaryOperator<Brief.Performer> as) {
-        synchronized (lock(jobId)) {
-            for (Run run : of(jobId)) {
-                Brief brief = mapper.readValue(run.brief(), Brief.class);
-                run.forget(mapper.writeValueAsString(brief.on(as.apply(brief.performer()))));
-                runs.saveAndFlush(run);
-                for (EventRow row : events.findAllByRunIdOrderBySeq(run.id())) {
-                    if (row.event().type() == Type.REACTION) {
-                        row.say("taken out");
-                        events.saveAndFlush(row);
-                    }
+    public void forgetHealth(Run run, UnaryOperator<Brief.Performer> as) {
+        synchronized (lock(run.jobId())) {
+            Brief brief = mapper.readValue(run.brief(), Brief.class);
+            run.forget(mapper.writeValueAsString(brief.on(as.apply(brief.performer()))));
+            runs.saveAndFlush(run);
+            for (EventRow row : events.findAllByRunIdOrderBySeq(run.id())) {
+                if (row.event().type() == Type.REACTION) {
+                    row.say("taken out");
+                    events.saveAndFlush(row);
                 }
-                begun.remove(run.id());
-                made.remove(run.id());
-                happened.remove(run.id());
             }
+            begun.remove(run.id());
+            made.remove(run.id());
+            happened.remove(run.id());
         }
     }
 

@@ -1,6 +1,7 @@
 package app.kemdro.web.people;
 
 import app.kemdro.core.look.Brief;
+import app.kemdro.web.chair.Run;
 import app.kemdro.web.chair.RunPictures;
 import app.kemdro.web.chair.Runs;
 import app.kemdro.web.job.Job;
@@ -51,21 +52,25 @@ class Forgetting {
     @Transactional
     void person(Performer performer) {
         String nobody = "Performer " + performer.id();
+        List<Run> sat = runs.satBy(performer.name());
         forget(
                 performer,
                 p -> new Brief.Performer(
                         nobody, p.heightCm(), p.weightKg(), p.headCm(), p.reactsTo(), p.brows(), p.hair()));
-        jobsOf(performer).forEach(j -> pictures.removeAll(j.id()));
+        sat.forEach(pictures::removeAll);
         performers.change(performer.id(), p -> p.callThem(nobody));
     }
 
     private void forget(Performer performer, UnaryOperator<Brief.Performer> as) {
-        List<Job> sat = jobsOf(performer);
-        sat.forEach(j -> runs.refuseWhileRunning(j.id()));
-        for (Job job : sat) {
-            runs.forgetHealth(job.id(), p -> healthy(as.apply(p)));
-            strikes.forgetHealth(job.id(), p -> healthy(as.apply(p)));
-            pictures.removeSkin(job.id());
+        UnaryOperator<Brief.Performer> healthyAs = p -> healthy(as.apply(p));
+        List<Run> sat = runs.satBy(performer.name());
+        sat.forEach(r -> runs.refuseWhileRunning(r.jobId()));
+        for (Run run : sat) {
+            runs.forgetHealth(run, healthyAs);
+            pictures.removeSkin(run);
+        }
+        strikes.forgetHealth(performer.name(), healthyAs);
+        for (Job job : jobsOf(performer)) {
             gate.forget(job.id());
             jobs.change(job.id(), j -> j.agreedTo(Set.of()));
         }

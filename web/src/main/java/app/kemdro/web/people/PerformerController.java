@@ -3,7 +3,6 @@ package app.kemdro.web.people;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.safety.Care;
 import app.kemdro.web.figure.FigureModel;
-import app.kemdro.web.job.Job;
 import app.kemdro.web.performer.HealthLooks;
 import app.kemdro.web.performer.Performer;
 import app.kemdro.web.performer.Performers;
@@ -15,7 +14,6 @@ import app.kemdro.web.room.Rooms;
 import java.security.Principal;
 import java.time.LocalDateTime;
 import java.util.Comparator;
-import java.util.List;
 import java.util.Set;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -116,16 +114,15 @@ class PerformerController {
         return say(id, "Reactions, tests, lenses and what was seen of skin are forgotten, in past runs too.", after);
     }
 
-    /** Somebody who sits for no job is removed; of anybody else only minutes and layers stay. */
+    /** Of past runs only minutes and layers stay; whoever sits for no job is removed. */
     @PostMapping("/people/{id}/forget")
     String forget(@PathVariable long id, RedirectAttributes after) {
         Performer performer = performers.get(id);
-        List<Job> sits = forgetting.jobsOf(performer);
-        if (sits.isEmpty()) {
-            performers.remove(performer);
+        forgetting.person(performer);
+        if (forgetting.jobsOf(performer).isEmpty()) {
+            performers.remove(performers.get(id));
             return "redirect:/people";
         }
-        forgetting.person(performer);
         return say(id, "Nothing here says any more who this was. Look through titles and notes yourself.", after);
     }
 

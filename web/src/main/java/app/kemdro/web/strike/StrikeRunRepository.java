@@ -9,5 +9,7 @@ interface StrikeRunRepository extends Repository<StrikeRun, Long> {
 
     List<StrikeRun> findAllByJobIdOrderByIdDesc(long jobId);
 
+    List<StrikeRun> findAll();
+
     StrikeRun saveAndFlush(StrikeRun run);
 }

@@ -142,15 +142,18 @@ public class Strikes {
                                 && standing(s).undoing().over()));
     }
 
-    /** Says no longer who it was taken off, or what they react to. */
-    public void forgetHealth(long jobId, UnaryOperator<Brief.Performer> as) {
-        synchronized (lock(jobId)) {
-            of(jobId).stream().filter(s -> !s.brief().isEmpty()).forEach(s -> {
-                Brief brief = mapper.readValue(s.brief(), Brief.class);
+    /** Says no longer who of this name it was taken off, or what they react to. */
+    public void forgetHealth(String name, UnaryOperator<Brief.Performer> as) {
+        for (StrikeRun s : strikes.findAll()) {
+            if (s.brief().isEmpty()) {
+                continue; // a run says it
+            }
+            Brief brief = mapper.readValue(s.brief(), Brief.class);
+            if (brief.performer().name().equalsIgnoreCase(name)) {
                 s.forget(mapper.writeValueAsString(brief.on(as.apply(brief.performer()))));
                 strikes.saveAndFlush(s);
                 made.remove(s.id());
-            });
+            }
         }
     }
 

@@ -277,6 +277,10 @@ class PeopleRoomTest {
         String book = "/jobs/" + job.id() + "/book";
         assertThat(lead.get(book)).contains("hives-unheard-of");
         String person = "/people/" + job.performer().id();
+        // somebody else sits for the job by now; what is kept of the run is still about the first
+        Brief now = job.brief();
+        Performer other = new Performer("Vesper Lind", 170, 60, 55, Set.of(), Brief.Brows.FINE, Brief.Hair.SHORT);
+        jobs.change(job.id(), j -> j.describe(j.title(), "", "", now.on(other)));
         lead.post(person + "/forget-health");
         assertThat(everything())
                 .contains(name)
@@ -284,7 +288,7 @@ class PeopleRoomTest {
         lead.post(person + "/forget");
         assertThat(everything()).doesNotContain("Quill");
         assertThat(lead.get(book)).contains("took").doesNotContain("Quill");
-        assertThat(lead.get(person)).contains("Performer " + job.performer().id());
+        assertThat(lead.get("/people")).doesNotContain("Quill").contains("Vesper Lind");
     }
 
     private String everything() {
