@@ -62,23 +62,4 @@ class RunLeversTest {
                 .ifPresent(pair ->
                         assertThat(pair.saved()).isGreaterThan(levers.get(1).saved()));
     }
-
-    @Test
-    void whatComesOffFastFreesTheMouthAndNoseFirst() {
-        Mornings m = morning();
-        List<TakingOff.Line> lines = TakingOff.of(m.plan(), m.state(), TRADE.body());
-        assertThat(lines).isNotEmpty().allSatisfy(l -> assertThat(l.with()).isNotBlank());
-        int nose = index(lines, "nose");
-        int crown = index(lines, "crown");
-        assertThat(nose).isBetween(0, crown < 0 ? lines.size() : crown);
-    }
-
-    private static int index(List<TakingOff.Line> lines, String zone) {
-        for (int k = 0; k < lines.size(); k++) {
-            if (lines.get(k).where().contains(zone)) {
-                return k;
-            }
-        }
-        return -1;
-    }
 }

@@ -7,7 +7,6 @@ import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.RunEvent.Type;
 import app.kemdro.core.run.RunLevers.Lever;
 import app.kemdro.core.run.StepState.Status;
-import app.kemdro.core.run.TakingOff;
 import app.kemdro.web.chair.Announcer.Answer;
 import app.kemdro.web.chair.Runs.Standing;
 import app.kemdro.web.figure.FigureModel;
@@ -362,25 +361,6 @@ class ChairController {
     private static java.util.function.Predicate<PlannedStep> distinctPlaces() {
         Set<String> seen = new java.util.HashSet<>();
         return step -> seen.add(step.where());
-    }
-
-    /** How everything comes off fast, when the performer cannot go on; also where removal begins when the day is over. */
-    @GetMapping("/jobs/{id}/chair/off")
-    String off(@PathVariable long id, Model model) {
-        Job job = jobs.get(id);
-        Optional<Run> last = runs.of(id).stream().findFirst();
-        if (last.isEmpty()) {
-            return "redirect:/jobs/" + id + "/chair";
-        }
-        Run run = last.get();
-        Standing s = runs.standing(run);
-        model.addAttribute("job", job);
-        model.addAttribute("lines", TakingOff.of(s.plan(), s.state(), trade.body()));
-        model.addAttribute("ended", run.endedAt() != null);
-        model.addAttribute(
-                "worn",
-                Words.span(Duration.between(run.beganAt(), runs.now(run)).toMinutes()));
-        return "chair/off";
     }
 
     /** A page that is a pedal: one press of it is the key of whoever drives these hands. */

@@ -6,6 +6,8 @@ import app.kemdro.core.run.RunEvent.Type;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.strike.Removal.Step;
 import app.kemdro.web.chair.NotPossible;
+import app.kemdro.web.chair.Run;
+import app.kemdro.web.chair.Runs;
 import app.kemdro.web.figure.FigureModel;
 import app.kemdro.web.figure.FigureModel.Tint;
 import app.kemdro.web.job.Job;
@@ -38,12 +40,14 @@ class OffController {
     private static final int MOST_NEXT = 2;
 
     private final Jobs jobs;
+    private final Runs runs;
     private final Strikes strikes;
     private final Screens screens;
     private final Trade trade;
     private final Json json;
 
-    OffController(Jobs jobs, Strikes strikes, Screens screens, Trade trade, Json json) {
+    OffController(Jobs jobs, Runs runs, Strikes strikes, Screens screens, Trade trade, Json json) {
+        this.runs = runs;
         this.jobs = jobs;
         this.strikes = strikes;
         this.screens = screens;
@@ -75,6 +79,41 @@ class OffController {
 
     private static String channel(long job) {
         return "strike " + job;
+    }
+
+    /** A step of taking off, in words. */
+    record Line(String where, String what, String with, List<String> cautions) {}
+
+    /** How everything that is on comes off, at a glance: fast while the run is on, in the usual order when it is over. */
+    @GetMapping("/jobs/{id}/chair/off")
+    String off(@PathVariable long id, Model model) {
+        Optional<Run> last = runs.of(id).stream().findFirst();
+        if (last.isEmpty()) {
+            return "redirect:/jobs/" + id + "/chair";
+        }
+        Run run = last.get();
+        boolean over = run.endedAt() != null;
+        model.addAttribute("job", jobs.get(id));
+        model.addAttribute(
+                "lines",
+                strikes.worn(run, !over).removal().steps().stream()
+                        .map(s -> new Line(s.where(), said(s), with(s), s.cautions()))
+                        .toList());
+        model.addAttribute("ended", over);
+        model.addAttribute("rehearsal", run.isRehearsal());
+        model.addAttribute(
+                "worn",
+                Words.span(Duration.between(run.beganAt(), runs.now(run)).toMinutes()));
+        return "strike/off";
+    }
+
+    private static String with(Step step) {
+        String remover =
+                step.remover().filter(r -> step.grams() > 0).map(r -> r.name()).orElse("");
+        String soak = step.soakSeconds() == 0
+                ? ""
+                : Words.span(Math.round(step.soakSeconds() / 60.0)) + " before it is lifted";
+        return remover.isEmpty() || soak.isEmpty() ? remover + soak : remover + ", " + soak;
     }
 
     @PostMapping("/jobs/{id}/strike/begin")

@@ -36,6 +36,7 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.json.JsonMapper;
@@ -190,18 +191,24 @@ public class Strikes {
         }
     }
 
+    /** How what was laid in a run comes off; what was begun and put down is on the skin as well. */
+    Base worn(Run run, boolean urgent) {
+        Standing standing = runs.standing(run);
+        Set<String> begun = standing.state().events().stream()
+                .filter(e -> e.type() == Type.START || e.type() == Type.FINISH)
+                .map(RunEvent::step)
+                .collect(Collectors.toSet());
+        Predicate<String> laid = begun::contains;
+        return new Base(standing.plan(), laid, removals.of(standing.plan(), laid, urgent));
+    }
+
     private Base base(StrikeRun strike) {
         if (strike.runId() != null) {
             Run run = runs.of(strike.jobId()).stream()
                     .filter(r -> strike.runId().equals(r.id()))
                     .findFirst()
                     .orElseThrow(() -> new NotPossible("The run that this takes off is gone."));
-            Standing worn = runs.standing(run);
-            Predicate<String> laid = step -> {
-                Status status = worn.state().step(step).status();
-                return status == Status.DONE || status == Status.RUNNING;
-            };
-            return new Base(worn.plan(), laid, removals.of(worn.plan(), laid, strike.urgent()));
+            return worn(run, strike.urgent());
         }
         Planning planning =
                 plans.fresh(mapper.readValue(strike.look(), Look.class), mapper.readValue(strike.brief(), Brief.class));

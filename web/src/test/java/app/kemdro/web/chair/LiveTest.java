@@ -271,7 +271,7 @@ class LiveTest {
         assertThat(view).contains("\"pauseWhy\":\"reaction\"");
         assertThat(now().state().step(first.task()).status()).isEqualTo(Status.WAITING);
         assertThat(press(Type.START, first.task(), "Ines", "").body()).contains("End it first");
-        assertThat(get("off")).contains("Mouth and nose first");
+        assertThat(get("off")).contains("Mouth, nose and eyes first");
     }
 
     @Test

@@ -191,10 +191,41 @@ class OffTest {
                     new RunEvent("f-" + p.task(), runs.now(run), by, Type.FINISH, p.task(), 0, 0, ""),
                     "ines");
         }
-        assertThat(lead.get("/jobs/" + fresh.id() + "/chair/off")).contains("It comes off now, with clocks");
+        assertThat(lead.get("/jobs/" + fresh.id() + "/chair/off"))
+                .contains("It comes off now, with clocks")
+                .doesNotContain("Nothing has been laid yet");
         lead.post("/jobs/" + fresh.id() + "/strike/begin", "urgent", "true");
         assertThat(runs.open(fresh.id())).isEmpty();
         assertThat(lead.get("/jobs/" + fresh.id() + "/strike/live")).contains("Mouth, nose and eyes first");
+    }
+
+    /** Skin reacts under a glue that is only half laid: it is put down, and it comes off. */
+    @Test
+    void whatWasBegunWhenSkinReactedIsOnTheSkinToo() throws Exception {
+        var run = runs.begin(job.id(), "ines");
+        var plan = runs.planned(run);
+        for (var p : plan.schedule().placed()) {
+            String by = String.valueOf(p.worker());
+            if (runs.standing(run).state().runningBy(by).isEmpty()) {
+                runs.report(
+                        job.id(),
+                        new RunEvent("s-" + p.task(), runs.now(run), by, Type.START, p.task(), 0, 0, ""),
+                        "ines");
+            }
+            if (plan.step(p.task())
+                    .material()
+                    .map(m -> m.kind().equals("adhesive"))
+                    .orElse(false)) {
+                break;
+            }
+            runs.report(
+                    job.id(),
+                    new RunEvent("f-" + p.task(), runs.now(run), by, Type.FINISH, p.task(), 0, 0, ""),
+                    "ines");
+        }
+        runs.report(
+                job.id(), new RunEvent("burns-0001", runs.now(run), "Pell", Type.REACTION, "", 0, 0, "burns"), "ines");
+        assertThat(lead.get("/jobs/" + job.id() + "/chair/off")).contains("Flood water-borne acrylic adhesive");
     }
 
     /** What was seen tonight is said before the same glue goes there again; broken skin keeps everybody out of the chair. */
