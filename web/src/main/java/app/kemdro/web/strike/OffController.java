@@ -4,6 +4,7 @@ import app.kemdro.core.method.Trade;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.RunEvent.Type;
 import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.strike.Removal.Sort;
 import app.kemdro.core.strike.Removal.Step;
 import app.kemdro.web.chair.NotPossible;
 import app.kemdro.web.chair.Run;
@@ -216,9 +217,9 @@ class OffController {
         return all;
     }
 
-    /** What is done; with what is said beside it. */
+    /** What is done; with what something is flooded is said beside it. */
     private static String said(Step step) {
-        return step.title().split(" with ")[0];
+        return step.sort() == Sort.FLOOD ? step.title().split(" with ")[0] : step.title();
     }
 
     private static List<Clock> clocks(Now now) {
