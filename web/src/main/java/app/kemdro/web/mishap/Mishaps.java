@@ -26,7 +26,7 @@ class Mishaps {
     @ExceptionHandler({NoSuchJob.class, NoSuchPerformer.class, NoResourceFoundException.class})
     @ResponseStatus(HttpStatus.NOT_FOUND)
     String missing(Exception e, Model model) {
-        return say(
+        return ErrorPage.say(
                 model,
                 "There is nothing here.",
                 e instanceof NoSuchJob || e instanceof NoSuchPerformer
@@ -37,7 +37,7 @@ class Mishaps {
     @ExceptionHandler(NotPossible.class)
     @ResponseStatus(HttpStatus.CONFLICT)
     String notPossible(NotPossible e, Model model) {
-        return say(model, "Not now.", String.valueOf(e.getMessage()));
+        return ErrorPage.say(model, "Not now.", String.valueOf(e.getMessage()));
     }
 
     @ExceptionHandler({
@@ -47,7 +47,7 @@ class Mishaps {
     })
     @ResponseStatus(HttpStatus.BAD_REQUEST)
     String unreadable(Exception e, Model model) {
-        return say(
+        return ErrorPage.say(
                 model,
                 "That could not be read.",
                 "Something in the request is missing or is not what it should be. Go back and try again; nothing was changed.");
@@ -56,16 +56,13 @@ class Mishaps {
     @ExceptionHandler(MaxUploadSizeExceededException.class)
     @ResponseStatus(HttpStatus.CONTENT_TOO_LARGE)
     String tooLarge(Exception e, Model model) {
-        return say(
-                model,
-                "The file is too large.",
-                "A file is at most 2 MB; make a picture smaller first. Nothing was taken.");
+        return ErrorPage.say(model, ErrorPage.TOO_LARGE, ErrorPage.SMALLER);
     }
 
     @ExceptionHandler(ObjectOptimisticLockingFailureException.class)
     @ResponseStatus(HttpStatus.CONFLICT)
     String changedMeanwhile(Exception e, Model model) {
-        return say(
+        return ErrorPage.say(
                 model,
                 "Somebody was quicker.",
                 "The job was changed on another screen a moment ago. Go back, look at it, and change it again.");
@@ -81,15 +78,9 @@ class Mishaps {
     @ResponseStatus(HttpStatus.INTERNAL_SERVER_ERROR)
     String unexpected(Exception e, Model model) {
         LOG.error("Unexpected", e);
-        return say(
+        return ErrorPage.say(
                 model,
                 "Kemdro stumbled.",
                 "This should not happen. What was stored before is safe; go back and try again.");
-    }
-
-    private static String say(Model model, String what, String todo) {
-        model.addAttribute("what", what);
-        model.addAttribute("todo", todo);
-        return "mishap";
     }
 }
