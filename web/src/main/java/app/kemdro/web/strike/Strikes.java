@@ -34,7 +34,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -68,7 +67,7 @@ public class Strikes {
     private final Map<Long, Object> locks = new ConcurrentHashMap<>();
 
     /** What comes off, and how that was first planned. */
-    record Base(Plan plan, Predicate<String> laid, Removal removal) {}
+    record Base(Plan plan, Removal removal) {}
 
     Strikes(
             StrikeRunRepository strikes,
@@ -198,8 +197,7 @@ public class Strikes {
                 .filter(e -> e.type() == Type.START || e.type() == Type.FINISH)
                 .map(RunEvent::step)
                 .collect(Collectors.toSet());
-        Predicate<String> laid = begun::contains;
-        return new Base(standing.plan(), laid, removals.of(standing.plan(), laid, urgent));
+        return new Base(standing.plan(), removals.of(standing.plan(), begun::contains, urgent));
     }
 
     private Base base(StrikeRun strike) {
@@ -215,7 +213,7 @@ public class Strikes {
         if (!(planning instanceof Planning.Done done)) {
             throw new NotPossible("The look has no plan: nobody can have laid it. See to it in Look.");
         }
-        return new Base(done.plan(), step -> true, removals.of(done.plan(), step -> true, strike.urgent()));
+        return new Base(done.plan(), removals.of(done.plan(), step -> true, strike.urgent()));
     }
 
     /** Where this strike stands. */
