@@ -39,9 +39,9 @@ class ReviewTest {
         return RunState.of(events);
     }
 
-    /** Whatever took longer than the windows around it are open: there is something to compare the day with. */
+    /** Whichever one step dragged on, there is something to compare the day with. */
     @Test
-    void anOrderIsFoundForADayOnWhichWindowsWereMissed() {
+    void anOrderIsFoundWhicheverStepTookEightTimesAsLong() {
         for (Placed p : PLAN.schedule().placed()) {
             OptionalInt knowing = Review.hindsight(PLAN, slow(p, 8), PLANNER);
             assertThat(knowing).as(p.task()).isPresent();
