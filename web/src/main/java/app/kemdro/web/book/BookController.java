@@ -198,15 +198,16 @@ class BookController {
                 .map(StepState::ended)
                 .filter(java.util.Objects::nonNull)
                 .max(LocalDateTime::compareTo);
-        long planned = Math.round(runs.planned(s.run()).schedule().ready() / 60.0);
+        Plan first = runs.planned(s.run());
+        long planned = Math.round(first.schedule().ready() / 60.0);
         long took = last.map(t -> Duration.between(began, t).toMinutes()).orElse(0L);
         model.addAttribute("shown", s.run());
         long span = Math.max(planned, took) + 5;
         List<Line> lines = new ArrayList<>();
-        Day.of(job, s.run(), runs).steps().values().forEach(x -> lines.add(line(lines.size() + 1, began, x, span)));
+        Day.of(job, s, first).steps().values().forEach(x -> lines.add(line(lines.size() + 1, began, x, span)));
         model.addAttribute("lines", lines);
         Brief.Room air = s.plan().brief().room();
-        model.addAttribute("air", "%.0f °C, %.0f %% humidity".formatted(air.temperatureC(), air.humidityPercent()));
+        model.addAttribute("air", Words.air(air));
         model.addAttribute("day", Words.day(began));
         model.addAttribute("began", Words.hour(began));
         model.addAttribute("ended", last.map(Words::hour).orElse("–"));

@@ -113,7 +113,7 @@ class CompareController {
         }
         return step.done()
                 ? Day.minutes(step.took()) + (step.hands().isEmpty() ? "" : ", " + step.hands())
-                : step.reason().isEmpty() ? "not done" : "left out: " + step.reason();
+                : step.undone();
     }
 
     private static String why(Step one, Step other) {

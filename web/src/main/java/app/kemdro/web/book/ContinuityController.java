@@ -114,12 +114,7 @@ class ContinuityController {
                 "took",
                 day.map(d -> Words.span(d.took() / 60) + ", planned " + Words.span(Math.round(d.planned() / 60.0)))
                         .orElse(Words.span(Math.round(plan.schedule().ready() / 60.0)) + " planned"));
-        values.put(
-                "room",
-                "%.0f °C, %.0f %% humidity"
-                        .formatted(
-                                plan.brief().room().temperatureC(),
-                                plan.brief().room().humidityPercent()));
+        values.put("room", Words.air(plan.brief().room()));
         values.put("images", held.map(r -> images(job, r)).orElse(List.of()));
         values.put("cards", cards.of(plan, job));
         values.put("layers", layers(plan));
@@ -199,9 +194,7 @@ class ContinuityController {
                 step.hands(),
                 step.title(),
                 known.map(s -> with(s, day.plan())).orElse(""),
-                step.done()
-                        ? Day.minutes(step.took())
-                        : (step.reason().isEmpty() ? "not done" : "left out: " + step.reason()),
+                step.done() ? Day.minutes(step.took()) : step.undone(),
                 known.map(PlannedStep::lookFor).orElse(""),
                 step.planned().isEmpty() || !step.done());
     }

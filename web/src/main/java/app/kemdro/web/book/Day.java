@@ -53,6 +53,11 @@ record Day(Job job, Run run, Plan plan, Map<String, Step> steps, int took, int p
         boolean done() {
             return status == Status.DONE;
         }
+
+        /** Why there is no time to tell. */
+        String undone() {
+            return reason.isEmpty() ? "not done" : "left out: " + reason;
+        }
     }
 
     /** When hands were to be at a step, seconds after chair-in. */
@@ -63,8 +68,11 @@ record Day(Job job, Run run, Plan plan, Map<String, Step> steps, int took, int p
     }
 
     static Day of(Job job, Run run, Runs runs) {
-        Standing s = runs.standing(run);
-        Plan first = runs.planned(run);
+        return of(job, runs.standing(run), runs.planned(run));
+    }
+
+    /** The day of a run that stands so and was first planned so. */
+    static Day of(Job job, Standing s, Plan first) {
         Map<String, Step> steps = new LinkedHashMap<>();
         for (Placed p : first.schedule().placed()) {
             steps.put(p.task(), step(first.step(p.task()), s, Optional.of(p)));
@@ -78,7 +86,7 @@ record Day(Job job, Run run, Plan plan, Map<String, Step> steps, int took, int p
                 .mapToInt(Step::end)
                 .max()
                 .orElse(0);
-        return new Day(job, run, s.plan(), steps, took, first.schedule().ready());
+        return new Day(job, s.run(), s.plan(), steps, took, first.schedule().ready());
     }
 
     private static Step step(PlannedStep step, Standing s, Optional<Placed> placed) {

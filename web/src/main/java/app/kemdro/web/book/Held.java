@@ -46,8 +46,7 @@ class Held {
     }
 
     private static String says(Job job, Run run) {
-        return job.title() + ", " + Words.day(run.beganAt()) + ", " + Words.hour(run.beganAt())
-                + (run.isRehearsal() ? ", rehearsal" : "");
+        return job.title() + ", " + Words.moment(run.beganAt()) + (run.isRehearsal() ? ", rehearsal" : "");
     }
 
     /** The day of a run this person may read about; empty where there is none, or it can no longer be planned. */

@@ -12,7 +12,6 @@ import app.kemdro.web.plans.Words;
 import app.kemdro.web.room.Json;
 import app.kemdro.web.room.Rooms;
 import java.security.Principal;
-import java.time.LocalDateTime;
 import java.util.Comparator;
 import java.util.Set;
 import org.springframework.stereotype.Controller;
@@ -59,21 +58,14 @@ class PerformerController {
         model.addAttribute(
                 "tests",
                 care.tests().stream()
-                        .map(t -> new Line(
-                                moment(t.put()),
-                                name(t.family()),
-                                switch (t.result()) {
-                                    case OPEN -> "not read yet";
-                                    case CLEAR -> "clear";
-                                    case REACTED -> "skin reacted";
-                                }))
+                        .map(t -> new Line(Words.moment(t.put()), name(t.family()), SkinWords.word(t.result())))
                         .toList());
         model.addAttribute(
                 "seen",
                 performer.skinSeen().stream()
                         .sorted(Comparator.comparing(SkinSeenRow::seenAt).reversed())
                         .map(s -> new Line(
-                                moment(s.seenAt()),
+                                Words.moment(s.seenAt()),
                                 trade.body().zone(s.zone()).name() + " " + SkinWords.word(s.skin())
                                         + (s.note().isEmpty() ? "" : ": " + s.note()),
                                 s.byAccount()))
@@ -81,7 +73,7 @@ class PerformerController {
         model.addAttribute(
                 "looked",
                 looks.of(performer).stream()
-                        .map(l -> new Line(moment(l.seenAt()), l.place(), l.account()))
+                        .map(l -> new Line(Words.moment(l.seenAt()), l.place(), l.account()))
                         .toList());
         model.addAttribute("figure", json.text(FigureModel.of(trade.body(), Set.of(), z -> SkinWords.tint(care, z))));
         return "people/performer";
@@ -89,10 +81,6 @@ class PerformerController {
 
     private String name(String family) {
         return trade.materials().has(family) ? trade.materials().family(family).name() : family;
-    }
-
-    private static String moment(LocalDateTime at) {
-        return Words.day(at) + ", " + Words.hour(at);
     }
 
     @PostMapping("/people/{id}/name")

@@ -1,11 +1,12 @@
 package app.kemdro.web.performer;
 
 import app.kemdro.core.safety.Care;
+import app.kemdro.core.safety.Care.Result;
 import app.kemdro.core.safety.Care.Skin;
 import app.kemdro.core.safety.Care.SkinSeen;
 import app.kemdro.web.figure.FigureModel.Tint;
 
-/** How skin is said and drawn. */
+/** How skin and its tests are said and drawn. */
 public final class SkinWords {
     private SkinWords() {}
 
@@ -14,6 +15,15 @@ public final class SkinWords {
             case FINE -> "fine";
             case RED -> "red";
             case BROKEN -> "broken";
+        };
+    }
+
+    /** What came of a patch test. */
+    public static String word(Result result) {
+        return switch (result) {
+            case OPEN -> "not read yet";
+            case CLEAR -> "clear";
+            case REACTED -> "skin reacted";
         };
     }
 

@@ -1,5 +1,6 @@
 package app.kemdro.web.plans;
 
+import app.kemdro.core.look.Brief;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.schedule.Confidence;
 import app.kemdro.core.schedule.Placed;
@@ -86,6 +87,16 @@ public final class Words {
                                 * (p.helper() == null ? 1 : 2))
                         .sum()
                 / 60.0);
+    }
+
+    /** "Thursday 26 November, 21:10". */
+    public static String moment(LocalDateTime at) {
+        return day(at) + ", " + hour(at);
+    }
+
+    /** "21 °C, 45 % humidity". */
+    public static String air(Brief.Room room) {
+        return "%.0f °C, %.0f %% humidity".formatted(room.temperatureC(), room.humidityPercent());
     }
 
     /** Who does it: "Ines", "Ines with Pell", or the performer where it takes nobody's hands. */

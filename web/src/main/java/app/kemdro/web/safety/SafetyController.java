@@ -12,6 +12,7 @@ import app.kemdro.core.safety.Safety.Procedure;
 import app.kemdro.web.file.Files;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
+import app.kemdro.web.performer.SkinWords;
 import app.kemdro.web.plans.Plans;
 import app.kemdro.web.plans.Words;
 import app.kemdro.web.print.Sheets;
@@ -134,12 +135,8 @@ class SafetyController {
                     trade.materials().has(test.family())
                             ? trade.materials().family(test.family()).name()
                             : test.family(),
-                    Words.day(test.put()) + ", " + Words.hour(test.put()),
-                    switch (test.result()) {
-                        case OPEN -> "not read yet";
-                        case CLEAR -> "clear";
-                        case REACTED -> "skin reacted";
-                    }));
+                    Words.moment(test.put()),
+                    SkinWords.word(test.result())));
         }
         return tests;
     }

@@ -121,7 +121,7 @@ class SkinController {
     }
 
     private static String said(SkinSeen seen) {
-        return SkinWords.word(seen.skin()) + ", " + Words.day(seen.at()) + ", " + Words.hour(seen.at());
+        return SkinWords.word(seen.skin()) + ", " + Words.moment(seen.at());
     }
 
     /** Zones of skin that were worked on, with what had been stuck there. */

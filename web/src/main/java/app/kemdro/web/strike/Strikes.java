@@ -254,7 +254,6 @@ public class Strikes {
                 if (type == Type.END || after.undoing().over()) {
                     run.end(event.at());
                 }
-                run.stand(mapper.writeValueAsString(after.schedule()));
                 strikes.saveAndFlush(run);
                 return after;
             });
@@ -266,7 +265,7 @@ public class Strikes {
         Now now = standing(run);
         Schedule schedule = removals.again(now.undoing(), now.schedule(), now());
         run.stand(mapper.writeValueAsString(schedule));
-        return standing(run);
+        return new Now(run, now.base(), now.state(), now.undoing(), schedule);
     }
 
     /** What free hands begin by themselves. */
