@@ -15,10 +15,26 @@ const lock = createHash('sha256')
   .update(readFileSync(join(here, 'package-lock.json')))
   .digest('hex');
 const stamp = join(here, 'node_modules/.installed-lock');
+
+function npm(command, ...words) {
+  const quiet = ['--no-audit', '--no-fund', '--prefer-offline', '--ignore-scripts', '--loglevel=error'];
+  execFileSync('npm', [command, ...quiet, ...words], { cwd: here, stdio: 'inherit' });
+}
+
+/** The compilers' native parts for this machine, as locked: npm leaves such a part out where it asks for a newer Node (decision 009). */
+function nativeParts() {
+  const libc = process.report?.getReport().header.glibcVersionRuntime ? 'glibc' : 'musl';
+  const locked = JSON.parse(readFileSync(join(here, 'package-lock.json'), 'utf8')).packages;
+  return Object.entries(locked)
+    .filter(([, part]) => part.optional && part.os?.includes(process.platform) && part.cpu?.includes(process.arch))
+    .filter(([, part]) => process.platform !== 'linux' || !part.libc || part.libc.includes(libc))
+    .map(([path, part]) => [path, `${path.slice('node_modules/'.length)}@${part.version}`]);
+}
+
 if (!existsSync(stamp) || readFileSync(stamp, 'utf8') !== lock) {
-  execFileSync('npm', ['ci', '--no-audit', '--no-fund', '--prefer-offline', '--ignore-scripts', '--loglevel=error'], {
-    cwd: here, stdio: 'inherit',
-  });
+  npm('ci');
+  const missing = nativeParts().filter(([path]) => !existsSync(join(here, path)));
+  if (missing.length) npm('install', '--no-save', ...missing.map(([, part]) => part));
   writeFileSync(stamp, lock);
 }
 
