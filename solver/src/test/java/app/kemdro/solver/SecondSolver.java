@@ -46,12 +46,15 @@ final class SecondSolver {
         settled = new IntVar[n];
     }
 
-    /** The shortest time in which all is ready; empty where it was not found and proven in this many milliseconds. */
-    static OptionalInt shortest(TaskNetwork network, int horizon, long millis) {
-        return new SecondSolver(network, horizon).solve(millis);
+    /**
+     * The shortest time in which all is ready; empty where it was not found and proven before so many dead ends, which are counted
+     * and not timed, so that the answer does not depend on the machine.
+     */
+    static OptionalInt shortest(TaskNetwork network, int horizon, long deadEnds) {
+        return new SecondSolver(network, horizon).solve(deadEnds);
     }
 
-    private OptionalInt solve(long millis) {
+    private OptionalInt solve(long deadEnds) {
         for (int i = 0; i < n; i++) {
             task(i);
         }
@@ -84,7 +87,7 @@ final class SecondSolver {
                         Search.lastConflict(Search.domOverWDegSearch(choices.toArray(IntVar[]::new))),
                         Search.inputOrderLBSearch(start),
                         Search.inputOrderLBSearch(model.retrieveIntVars(true)));
-        model.getSolver().limitTime(millis);
+        model.getSolver().limitFail(deadEnds);
         int best = -1;
         while (model.getSolver().solve()) {
             best = ready.getValue();

@@ -84,6 +84,16 @@ public final class DataNode {
                 file, new MappingNode(Tag.MAP, true, tuples, node.getStartMark(), node.getEndMark(), FlowStyle.BLOCK));
     }
 
+    /** This mapping without these keys. */
+    public DataNode without(Set<String> keys) {
+        List<NodeTuple> tuples = ((MappingNode) node)
+                .getValue().stream()
+                        .filter(t -> !keys.contains(new DataNode(file, t.getKeyNode()).text()))
+                        .toList();
+        return new DataNode(
+                file, new MappingNode(Tag.MAP, true, tuples, node.getStartMark(), node.getEndMark(), FlowStyle.BLOCK));
+    }
+
     /** Whether this is a mapping of names to values. */
     public boolean isMapping() {
         return node instanceof MappingNode;

@@ -1,5 +1,6 @@
 package app.kemdro.core.method;
 
+import java.util.List;
 import java.util.Set;
 
 /**
@@ -7,12 +8,28 @@ import java.util.Set;
  *
  * @param says what went wrong, as said aloud
  * @param on kinds of work it happens to
- * @param how the work that puts it right
+ * @param ways how it may be put right, the usual first; which of them depends on what lies there and on the performer
  */
-public record Repair(String id, String says, Set<String> on, Technique how) {
+public record Repair(String id, String says, Set<String> on, List<Way> ways) {
+    public Repair {
+        ways = List.copyOf(ways);
+    }
+
+    /**
+     * One way to put it right.
+     *
+     * @param of materials one of which the work it happened to has laid; empty where that does not matter
+     * @param under whether its first glue goes beneath the form, which must then hold on it
+     */
+    public record Way(Set<String> of, boolean under, Technique how) {}
 
     /** Whether it can happen to this work. */
     public boolean happensTo(Technique technique) {
         return on.contains(technique.slot());
+    }
+
+    /** Whether it can be put right in some way on this zone. */
+    public boolean mayBeOn(String zone) {
+        return ways.stream().anyMatch(w -> w.how().zones().contains(zone));
     }
 }

@@ -72,12 +72,31 @@ final class TradeReader {
     }
 
     private Repair repair(String id, DataNode node, Set<String> slots, Strata strata) {
-        node.onlyKeys(Set.of("says", "on", "do"));
+        node.onlyKeys(Set.of("says", "on", "ways"));
         Set<String> on = new LinkedHashSet<>(node.words("on"));
         on.stream().filter(s -> !slots.contains(s)).findFirst().ifPresent(s -> {
             throw node.get("on").broken("no technique is of the kind '" + s + "'");
         });
-        return new Repair(id, node.get("says").text(), on, technique(id, node.get("do"), strata));
+        Map<String, DataNode> ways = node.get("ways").entries();
+        return new Repair(
+                id,
+                node.get("says").text(),
+                on,
+                ways.entrySet().stream()
+                        .map(w -> way(id + "-" + w.getKey(), w.getValue(), ways, strata))
+                        .toList());
+    }
+
+    private Repair.Way way(String id, DataNode node, Map<String, DataNode> ways, Strata strata) {
+        Set<String> own = Set.of("of", "under");
+        Set<String> of = new LinkedHashSet<>(node.words("of"));
+        of.stream().filter(m -> !materials.has(m)).findFirst().ifPresent(m -> {
+            throw node.get("of").broken("there is no material '" + m + "'");
+        });
+        return new Repair.Way(
+                of,
+                node.flag("under"),
+                technique(id, likeAnother(id, node.without(own), ways).without(own), strata));
     }
 
     /** A technique may say it is like an earlier one and name only what differs; single steps are changed under their ids. */
@@ -90,7 +109,7 @@ final class TradeReader {
             throw node.get("like").broken("like '" + other + "': no technique has this name");
         }
         DataNode base = likeAnother(other, nodes.get(other), nodes);
-        return node.over(base, Set.of("like", "change-steps", "implied", "between"));
+        return node.over(base, Set.of("like", "change-steps", "implied", "between", "of", "under"));
     }
 
     private Technique technique(String id, DataNode node, Strata strata) {

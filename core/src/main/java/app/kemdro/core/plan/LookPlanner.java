@@ -503,7 +503,14 @@ public final class LookPlanner {
             return new Planning.Refused(draft.problems());
         }
         UnderWay work =
-                new UnderWay(trade, new Expansion(trade, brief, draft.composition()), draft.steps(), draft.lags());
+                new UnderWay(
+                        trade,
+                        new PuttingRight(trade, rules),
+                        draft.stacks(),
+                        brief.performer().reactsTo(),
+                        new Expansion(trade, brief, draft.composition()),
+                        draft.steps(),
+                        draft.lags());
         extras.forEach(work::add);
         TaskNetwork plain = network(draft, chairIn);
         return new Planning.Done(new Plan(
@@ -518,9 +525,19 @@ public final class LookPlanner {
                 List.of()));
     }
 
+    /** How something that went wrong is put right, by the same trade and rules. */
+    public PuttingRight puttingRight() {
+        return new PuttingRight(trade, rules);
+    }
+
     /** Plans on where nothing has changed but the time; what goes as it was thought is kept as it is. */
     public Outcome follow(Plan plan, Progress progress, Schedule before) {
         return planner.follow(plan.network(), progress, before);
+    }
+
+    /** The order people have in mind, moved to where it falls now; empty where it cannot go on like that. */
+    public Optional<Schedule> drift(Plan plan, Progress progress, Schedule before) {
+        return planner.drift(plan.network(), progress, before);
     }
 
     /** Plans again from the middle, close to the order people have in mind. */

@@ -60,7 +60,13 @@ public final class Chair {
         if (relaxed instanceof Outcome.Planned p) {
             return new Again(p.schedule(), trouble(outcome));
         }
-        throw new IllegalStateException("No order can be found for what is left: " + outcome);
+        Outcome loosest = planner.again(plan.with(plan.network().loosest()), progress, before);
+        return new Again(loosest instanceof Outcome.Planned p ? p.schedule() : before, trouble(outcome));
+    }
+
+    /** The order in mind at this time, with nothing changed but how late it is. */
+    public Schedule asItGoes(LookPlanner planner, Schedule before, LocalDateTime now) {
+        return planner.drift(plan, progress(now), before).orElse(before);
     }
 
     /**
@@ -83,10 +89,19 @@ public final class Chair {
     }
 
     private String trouble(Outcome outcome) {
-        return outcome instanceof Outcome.NoHands none
-                ? "“" + plan.step(none.task()).titleWithPlace()
-                        + "” has no hands: it is a lead's work, or everybody has gone home by then. Somebody must join."
-                : "What is left cannot all be kept as it was wished; it is planned as if those wishes were dropped.";
+        if (outcome instanceof Outcome.NoHands none) {
+            return "“" + plan.step(none.task()).titleWithPlace()
+                    + "” has no hands: it is a lead's work, or everybody has gone home by then. Somebody must join.";
+        }
+        if (outcome instanceof Outcome.NoWindow none) {
+            return "“" + plan.step(none.task()).titleWithPlace()
+                    + "” cannot be begun before its window closes: lay again what closed, or test it and go on.";
+        }
+        if (outcome instanceof Outcome.Ring ring) {
+            return "“" + plan.step(ring.tasks().get(0)).titleWithPlace()
+                    + "” and others wait for one another; it is planned as if the last of them did not wait.";
+        }
+        return "What is left cannot all be kept as it was wished; it is planned as if those wishes were dropped.";
     }
 
     /** What has happened, in the planner's seconds. */

@@ -15,9 +15,10 @@ import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** What would still buy time in the middle of a run: what has begun stays as it is, and every measure is planned again from now. */
 public final class RunLevers {
@@ -103,7 +104,14 @@ public final class RunLevers {
         if (acts.isEmpty() || !(planning instanceof Planning.Done done)) {
             return Optional.empty();
         }
-        if (!keepsWhatHasBegun(done.plan(), now.state())) {
+        boolean replaced = acts.stream()
+                .filter(a -> a.type() == Type.SCHOOL || a.type() == Type.DROP)
+                .anyMatch(a -> hasBegun(now.plan(), now.state(), a.step()));
+        // no minutes are worth another boundary that does not hold
+        if (replaced || done.plan().troubles() > now.plan().troubles()) {
+            return Optional.empty();
+        }
+        if (!keepsWhatHasBegun(done.plan(), now.plan(), now.state())) {
             return Optional.empty();
         }
         int then = again(now, done.plan(), at);
@@ -113,13 +121,40 @@ public final class RunLevers {
                         measure.says(), ready - then, levers.dearer(done.plan(), now.plan()), measure.risk(), acts));
     }
 
-    /** Whether every step that has begun, or was left out, is still a step of this plan. */
-    public static boolean keepsWhatHasBegun(Plan plan, RunState state) {
-        Set<String> ids = plan.steps().stream().map(PlannedStep::id).collect(Collectors.toSet());
+    /**
+     * Whether what has begun stays as it is: every step that has begun is a step of the other plan too, and lays and sets there
+     * what it has laid and set.
+     */
+    public static boolean keepsWhatHasBegun(Plan then, Plan now, RunState state) {
+        Map<String, PlannedStep> was = byId(now);
+        Map<String, PlannedStep> will = byId(then);
         return state.steps().entrySet().stream()
-                .filter(s ->
-                        s.getValue().status() == Status.RUNNING || s.getValue().status() == Status.DONE)
-                .allMatch(s -> ids.contains(s.getKey()));
+                .filter(s -> begun(s.getValue()))
+                .allMatch(s -> same(was.get(s.getKey()), will.get(s.getKey())));
+    }
+
+    private static boolean begun(StepState step) {
+        return step.status() == Status.RUNNING || step.status() == Status.DONE;
+    }
+
+    private static boolean same(@Nullable PlannedStep was, @Nullable PlannedStep will) {
+        return will != null
+                && (was == null
+                        || was.material().equals(will.material())
+                                && was.form().equals(will.form())
+                                && was.title().equals(will.title())
+                                && will.zones().containsAll(was.zones()));
+    }
+
+    private static Map<String, PlannedStep> byId(Plan plan) {
+        return plan.steps().stream().collect(Collectors.toMap(PlannedStep::id, s -> s, (a, b) -> a));
+    }
+
+    /** Whether hands have been at any step of this entry of the look. */
+    public static boolean hasBegun(Plan plan, RunState state, String entry) {
+        return plan.steps().stream()
+                .filter(s -> s.entryId().equals(entry))
+                .anyMatch(s -> begun(state.step(s.id())));
     }
 
     private int again(Standing now, Plan plan, LocalDateTime at) {

@@ -356,11 +356,12 @@ final class Layout {
     }
 
     /**
-     * No schedule can be ready before: the longest chain; the work shared by all hands; and the work that only leads may
-     * do with the shortest way in and out of it. Nobody works while everything is held by a task without hands.
+     * No schedule can be ready before: the longest chain; the work shared by all hands; the work that only leads may do with
+     * the shortest way out of it. Nobody works while everything is held by a task without hands; that such a task may itself be
+     * the way out is why the leads' work takes either the one or the other on top, never both.
      */
     int leastReady() {
-        if (progress.now() > 0 || n == 0) {
+        if (progress.now() > 0 || !progress.past().isEmpty() || n == 0) {
             return 0;
         }
         int chain = 0;
@@ -382,8 +383,9 @@ final class Layout {
         }
         long leads = network.workers().stream().filter(Worker::lead).count();
         int all = withRests(share(work, network.workers().size()) + alone);
-        int led = withRests(share(leadWork, leads) + alone) + (out == Integer.MAX_VALUE ? 0 : out);
-        return Math.max(chain, Math.max(all, led));
+        int led = withRests(share(leadWork, leads) + alone);
+        int ledOut = withRests(share(leadWork, leads)) + (out == Integer.MAX_VALUE ? 0 : out);
+        return Math.max(Math.max(chain, all), Math.max(led, ledOut));
     }
 
     private boolean holdsEverything(int i) {
@@ -399,14 +401,26 @@ final class Layout {
         return (int) (work / Math.max(1, hands));
     }
 
-    /** As many breaks as could be needed if everything were done one after another, and a few where that is little. */
+    /** As many breaks as could be needed if everything were done one after another by the slowest hands, and a few more. */
     int mostRests() {
         long longest = 0;
         for (int i = 0; i < n; i++) {
-            longest += tasks[i].work() + leastSettled(i);
+            longest += slowest(i) + leastSettled(i);
+            longest = Math.max(longest, release[i]);
+        }
+        for (Worker w : network.workers()) {
+            longest += Math.max(0, w.from());
         }
         return (int) Math.min(
                 MOST_RESTS, FEW_RESTS + longest / Math.max(1, network.breaks().every()));
+    }
+
+    private int slowest(int i) {
+        int most = tasks[i].work();
+        for (Worker w : network.workers()) {
+            most = Math.max(most, w.seconds(tasks[i], tasks[i].modes().get(0)));
+        }
+        return most;
     }
 
     private int withRests(int seconds) {

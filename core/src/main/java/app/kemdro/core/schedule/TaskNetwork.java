@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -102,6 +103,52 @@ public record TaskNetwork(
     /** Seconds of work that a task in one of its ways takes these hands, without the tool. */
     public double seconds(Task task, Task.Mode mode, @Nullable String hands) {
         return task.work() * (mode.helped() ? mode.together() : 1) * pace(hands);
+    }
+
+    /** The same for what is left: what has begun waits for nothing that has not. */
+    TaskNetwork from(Progress progress) {
+        if (progress.past().isEmpty()) {
+            return this;
+        }
+        Set<String> past = progress.past().stream().map(Placed::task).collect(Collectors.toSet());
+        return new TaskNetwork(
+                tasks,
+                lags.stream()
+                        .filter(l -> past.contains(l.from()) || !past.contains(l.to()))
+                        .toList(),
+                workers,
+                tools,
+                breaks,
+                pins);
+    }
+
+    /**
+     * The same as far as anything can be kept at all: windows never close, nothing is pinned, hands may do everything and stay as
+     * long as it takes, and what would wait for itself does not.
+     */
+    public TaskNetwork loosest() {
+        List<Lag> kept = new ArrayList<>(lags.stream()
+                .map(l -> new Lag(l.from(), l.to(), l.kind(), null, l.because()))
+                .toList());
+        TaskNetwork loose = loose(kept);
+        for (Optional<List<String>> ring = loose.cycle(); ring.isPresent(); ring = loose.cycle()) {
+            String last = ring.get().get(ring.get().size() - 1);
+            String first = ring.get().get(0);
+            kept.removeIf(l -> l.from().equals(last) && l.to().equals(first));
+            loose = loose(kept);
+        }
+        return loose;
+    }
+
+    private TaskNetwork loose(List<Lag> kept) {
+        return new TaskNetwork(
+                tasks.stream().map(Task::neverClosing).toList(),
+                kept,
+                workers.stream()
+                        .map(w -> new Worker(w.id(), true, w.pace(), 0, Integer.MAX_VALUE / 4))
+                        .toList(),
+                tools,
+                breaks);
     }
 
     /** A ring of tasks each of which waits for the one before, if there is one. */

@@ -186,9 +186,46 @@ class ChangesTest {
                     .orElseThrow(() -> new AssertionError(repair.id() + " fits nothing"));
             int steps = m.plan().steps().size();
             m.report(now, Type.TROUBLE, "Ines", step, 0, repair.id());
-            assertThat(m.plan().steps()).hasSize(steps + repair.how().steps().size());
+            int more = m.plan().steps().size() - steps;
+            assertThat(repair.ways())
+                    .as(repair.id())
+                    .anyMatch(w -> w.how().steps().size() == more);
             sound(m, now);
         }
+    }
+
+    /** A repair that was reported at a step which was taken back since does not wait for itself. */
+    @Test
+    void aRepairOfWhatWasTakenBackLeavesNoRing() {
+        int now = morning().first().schedule().ready() / 2;
+        Mornings m = morning().carriedOutUntil(now);
+        PlannedStep painted = m.plan().steps().stream()
+                .filter(s -> m.state().step(s.id()).status() == Status.DONE
+                        && TRADE.repair("running-paint").happensTo(s.technique()))
+                .reduce((first, last) -> last)
+                .orElseThrow();
+        m.report(now, Type.TROUBLE, "Ines", painted.id(), 0, "running-paint");
+        for (int k = 0; k < 3; k++) {
+            RunEvent last = m.state().lastBy("Ines").orElseThrow();
+            m.report(now + 5, Type.UNDO, "Ines", "", 0, last.root());
+        }
+        assertThat(m.plan().network().cycle()).isEmpty();
+        sound(m, now + 10);
+    }
+
+    /** Nor does one that was reported while its step was still under way. */
+    @Test
+    void aRepairOfWhatIsUnderWayLeavesNoRing() {
+        int now = 900;
+        Mornings m = morning().carriedOutUntil(now);
+        m.plan().steps().stream()
+                .filter(s -> m.state().step(s.id()).status() == Status.RUNNING)
+                .filter(s -> TRADE.repairs().stream().anyMatch(r -> r.happensTo(s.technique())))
+                .forEach(s -> TRADE.repairs().stream()
+                        .filter(r -> r.happensTo(s.technique()))
+                        .forEach(r -> m.report(now, Type.TROUBLE, "Ines", s.id(), 0, r.id())));
+        assertThat(m.plan().network().cycle()).isEmpty();
+        sound(m, now + 10);
     }
 
     @Test

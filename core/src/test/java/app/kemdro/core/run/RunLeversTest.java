@@ -34,7 +34,7 @@ class RunLeversTest {
         for (Lever lever : levers) {
             Mornings pulled = morning();
             pull(pulled, lever.acts());
-            assertThat(RunLevers.keepsWhatHasBegun(pulled.plan(), pulled.state()))
+            assertThat(RunLevers.keepsWhatHasBegun(pulled.plan(), m.plan(), pulled.state()))
                     .as(lever.says())
                     .isTrue();
         }

@@ -86,6 +86,45 @@ public final class Networks {
         return new TaskNetwork(all, plain.lags(), List.of(INES, PELL), plain.tools(), plain.breaks());
     }
 
+    /**
+     * Very small ones of every kind: short and long breaks, one to three pairs of hands of any pace, several leads, things nobody
+     * works at that hold everything, as a costume does, pins and postures.
+     */
+    public static TaskNetwork ofEveryKind(long seed) {
+        SplittableRandom r = new SplittableRandom(seed);
+        int n = 2 + r.nextInt(3);
+        TaskNetwork plain = random(r, n);
+        List<Task> tasks = new ArrayList<>(plain.tasks());
+        List<Lag> lags = new ArrayList<>(plain.lags());
+        Set<String> everywhere = new java.util.HashSet<>();
+        tasks.forEach(t -> everywhere.addAll(t.touched()));
+        int blocks = r.nextInt(3);
+        for (int b = 0; b < blocks; b++) {
+            String id = "block" + b;
+            int work = 300 + r.nextInt(2400);
+            tasks.add(new Task(id, work, Set.of(), everywhere, Needs.NOBODY, List.of(Mode.NOTHING)));
+            if (r.nextBoolean()) {
+                lags.add(new Lag("t" + r.nextInt(n), id, Lag.Kind.SETTLED, null, "random"));
+            } else if (r.nextBoolean()) {
+                lags.add(new Lag(id, "t" + r.nextInt(n), Lag.Kind.AFTER, null, "random"));
+            }
+        }
+        List<Worker> workers = new ArrayList<>();
+        int hands = 1 + r.nextInt(3);
+        for (int w = 0; w < hands; w++) {
+            workers.add(new Worker("w" + w, w == 0 || r.nextInt(3) == 0, 0.8 + r.nextInt(5) / 10.0, 0, 100_000));
+        }
+        // no shorter than anything takes the slowest hands, or nothing could be done between two breaks
+        int every = 60 + tasks.stream()
+                .mapToInt(t -> 2 * t.work() + t.modes().stream().mapToInt(Mode::tool).max().orElse(0))
+                .max()
+                .orElseThrow();
+        List<Pin> pins = r.nextInt(4) == 0
+                ? List.of(new Pin("t" + r.nextInt(n), r.nextInt(3000), Mode.NEVER, null))
+                : List.of();
+        return new TaskNetwork(tasks, lags, workers, 1, new BreakRule(every, 120, 240), pins);
+    }
+
     private static TaskNetwork random(SplittableRandom r, int n) {
         List<Task> tasks = new ArrayList<>();
         List<Lag> lags = new ArrayList<>();

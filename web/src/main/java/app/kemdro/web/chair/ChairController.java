@@ -3,6 +3,7 @@ package app.kemdro.web.chair;
 import app.kemdro.core.method.Repair;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.PlannedStep;
+import app.kemdro.core.plan.PuttingRight;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.RunEvent.Type;
 import app.kemdro.core.run.RunLevers.Lever;
@@ -26,7 +27,9 @@ import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -50,6 +53,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class ChairController {
     private static final int LONGEST_TEXT = 500;
     private static final int MOST_LEVERS = 4;
+    private static final int MOST_PLACES = 9;
     private static final Duration LONGEST_KEPT = Duration.ofHours(12);
 
     /** A report older than this was kept on a device that was cut off. */
@@ -299,23 +303,23 @@ class ChairController {
     List<TroubleLine> troubles(@PathVariable long id) {
         Run run = runs.running(id);
         Standing s = runs.standing(run);
+        PuttingRight right = plans.live().puttingRight();
         List<TroubleLine> lines = new ArrayList<>();
         for (Repair repair : trade.repairs()) {
-            List<Place> places = s.plan().steps().stream()
+            Map<String, List<Place>> byWay = new LinkedHashMap<>();
+            s.plan().steps().stream()
                     .filter(step -> s.state().step(step.id()).status() == Status.DONE)
                     .filter(step -> !step.id().startsWith("extra-") && repair.happensTo(step.technique()))
-                    .filter(step -> step.zones().stream().anyMatch(repair.how().zones()::contains))
+                    .filter(step -> step.zones().stream().anyMatch(repair::mayBeOn))
                     .filter(step -> lies(s, step))
                     .sorted(Comparator.comparing((PlannedStep step) -> latest(s, step))
                             .reversed())
                     .filter(distinctPlaces())
-                    .map(step -> new Place(step.id(), step.technique().name(), step.where()))
-                    .limit(9)
-                    .toList();
-            if (!places.isEmpty()) {
-                lines.add(
-                        new TroubleLine(repair.id(), repair.says(), repair.how().name(), places));
-            }
+                    .limit(MOST_PLACES)
+                    .forEach(step -> Legal.way(repair, step, List.of(), s, right).ifPresent(way -> byWay.computeIfAbsent(
+                                    way.how().name(), k -> new ArrayList<>())
+                            .add(new Place(step.id(), step.technique().name(), step.where()))));
+            byWay.forEach((how, places) -> lines.add(new TroubleLine(repair.id(), repair.says(), how, places)));
         }
         return lines;
     }

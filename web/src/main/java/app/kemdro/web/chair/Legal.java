@@ -6,9 +6,11 @@ import app.kemdro.core.method.Repair;
 import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.PlannedStep;
+import app.kemdro.core.plan.PuttingRight;
 import app.kemdro.core.run.Changes;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.RunEvent.Type;
+import app.kemdro.core.run.RunLevers;
 import app.kemdro.core.run.StepState;
 import app.kemdro.core.run.StepState.Status;
 import app.kemdro.web.chair.Runs.Standing;
@@ -27,12 +29,12 @@ final class Legal {
 
     private static final int MOST_HANDS = 3;
 
-    static RunEvent check(RunEvent e, Standing now, Trade trade) {
+    static RunEvent check(RunEvent e, Standing now, Trade trade, PuttingRight right) {
         driven(e, now);
         return switch (e.type()) {
             case DRYER -> dryer(e, now);
             case REDO -> redo(e, now);
-            case TROUBLE -> trouble(e, now, trade);
+            case TROUBLE -> trouble(e, now, trade, right);
             case SCHOOL, COATS, DROP -> entry(e, now, trade);
             case JOIN -> join(e, now);
             case LEAVE -> leave(e, now);
@@ -120,7 +122,7 @@ final class Legal {
         return e;
     }
 
-    private static RunEvent trouble(RunEvent e, Standing now, Trade trade) {
+    private static RunEvent trouble(RunEvent e, Standing now, Trade trade, PuttingRight right) {
         PlannedStep step = step(e, now);
         Status status = now.state().step(step.id()).status();
         if (status != Status.DONE && status != Status.RUNNING) {
@@ -135,12 +137,27 @@ final class Legal {
         if (!step.zones().containsAll(zones)) {
             throw new NotPossible("“" + step.title() + "” is not on that zone.");
         }
-        if ((zones.isEmpty() ? step.zones() : zones)
-                .stream().noneMatch(repair.how().zones()::contains)) {
-            throw new NotPossible("This way of putting it right is not for " + step.where()
-                    + ": take it off there and lay it again with what the label allows.");
+        if (way(repair, step, zones, now, right).isEmpty()) {
+            throw new NotPossible("No way of putting it right is known for " + step.where()
+                    + " with what lies there: take it off and lay it again with what the label allows.");
         }
         return e;
+    }
+
+    /** How this is put right here, and where. */
+    static Optional<PuttingRight.Chosen> way(
+            Repair repair, PlannedStep step, List<String> zones, Standing now, PuttingRight right) {
+        return right.way(
+                repair,
+                step.entryId(),
+                zones.isEmpty() ? step.zones() : zones,
+                now.plan().stacks(),
+                id -> hasBegun(now.state().step(id).status()),
+                now.plan().brief().performer().reactsTo());
+    }
+
+    private static boolean hasBegun(Status status) {
+        return status == Status.DONE || status == Status.RUNNING;
     }
 
     private static RunEvent entry(RunEvent e, Standing now, Trade trade) {
@@ -148,6 +165,9 @@ final class Legal {
                 .filter(x -> x.id().equals(e.step()))
                 .findFirst()
                 .orElseThrow(() -> new NotPossible("That is not in the look any more."));
+        if (e.type() != Type.COATS && RunLevers.hasBegun(now.plan(), now.state(), entry.id())) {
+            throw new NotPossible("It has begun already and stays as it is: what lies on the body is not laid another way.");
+        }
         Technique technique = trade.technique(entry.techniqueId());
         boolean other = e.type() != Type.SCHOOL
                 || trade.schoolsBeside(technique).stream().anyMatch(t -> t.id().equals(e.text()));

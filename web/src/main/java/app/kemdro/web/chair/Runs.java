@@ -385,7 +385,7 @@ public class Runs {
             if (before.happened().stream().anyMatch(e -> e.id().equals(event.id()))) {
                 return before;
             }
-            RunEvent checked = Legal.check(event, before, trade);
+            RunEvent checked = Legal.check(event, before, trade, plans.live().puttingRight());
             Standing done = transaction.execute(t -> {
                 Standing after = changedBy(checked, before, account);
                 if (checked.type() == Type.FINISH || checked.type() == Type.SKIP || checked.type() == Type.BACK) {
@@ -412,7 +412,7 @@ public class Runs {
         all.add(event);
         RunState state = RunState.of(all);
         Made now = carriedOut(before.run(), state);
-        if (STRUCTURAL.contains(event.type()) && !RunLevers.keepsWhatHasBegun(now.plan(), state)) {
+        if (STRUCTURAL.contains(event.type()) && !RunLevers.keepsWhatHasBegun(now.plan(), before.plan(), state)) {
             made.remove(before.run().id());
             throw new NotPossible("It has begun already and stays as it is.");
         }

@@ -72,18 +72,19 @@ class Swaps {
                         s.plan().chairIn(),
                         s.changes().extras(),
                         s.schedule());
-        if (!(planning instanceof Planning.Done done) || !RunLevers.keepsWhatHasBegun(done.plan(), s.state())) {
+        if (!(planning instanceof Planning.Done done)
+                || !RunLevers.keepsWhatHasBegun(done.plan(), s.plan(), s.state())
+                || done.plan().troubles() > s.plan().troubles()) {
             return Optional.empty();
         }
-        int ready = new Chair(done.plan(), s.state())
-                .planAgain(plans.live(), s.schedule(), now)
-                .schedule()
-                .ready();
-        long more = done.plan().troubles() - s.plan().troubles();
-        return Optional.of(new School(
-                t.id(),
-                t.name(),
-                Words.change(Math.round((ready - s.schedule().ready()) / 60.0)),
-                more > 0 ? more + " layers would not hold: mend them" : ""));
+        Chair.Again again = new Chair(done.plan(), s.state()).planAgain(plans.live(), s.schedule(), now);
+        return again.trouble().isEmpty()
+                ? Optional.of(new School(
+                        t.id(),
+                        t.name(),
+                        Words.change(
+                                Math.round((again.schedule().ready() - s.schedule().ready()) / 60.0)),
+                        ""))
+                : Optional.empty();
     }
 }
