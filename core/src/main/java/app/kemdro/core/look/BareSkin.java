@@ -44,7 +44,7 @@ public record BareSkin(List<String> zones, double areaCm2) {
     }
 
     /** Lines, specks and loose things leave the skin between them bare. */
-    private static boolean covers(Technique technique) {
+    public static boolean covers(Technique technique) {
         Effect effect = technique.effect();
         return effect == Effect.COLOUR
                 || effect == Effect.RESHAPE

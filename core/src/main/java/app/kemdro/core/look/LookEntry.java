@@ -7,6 +7,7 @@ import org.jspecify.annotations.Nullable;
  * One thing that happens to the body: a technique on some zones.
  *
  * @param id stable name within the look
+ * @param zones where it happens, each once
  * @param coats number of coats; 0 for the technique's usual number
  * @param items number of things where the technique counts them; 0 for the usual number
  * @param strength how strongly it is done
@@ -36,7 +37,7 @@ public record LookEntry(
             @Nullable String over) {
         this.id = id;
         this.techniqueId = techniqueId;
-        this.zones = List.copyOf(zones);
+        this.zones = zones.stream().distinct().toList();
         this.coats = coats;
         this.items = items;
         this.strength = strength == null ? Strength.USUAL : strength;

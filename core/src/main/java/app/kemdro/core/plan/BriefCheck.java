@@ -4,6 +4,7 @@ import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Hands;
 import app.kemdro.core.look.Brief.Skill;
 import java.time.Duration;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -12,11 +13,25 @@ import java.util.Set;
 
 /** Finds what cannot be meant in a brief, before anything is planned from it. */
 public final class BriefCheck {
+    private static final int FIRST_YEAR = 2000;
+    private static final int LAST_YEAR = 2199;
+
     private BriefCheck() {}
+
+    /** Whether a job can be called on this day at all: what is far off is a slip of the hand. */
+    public static boolean isDay(LocalDate day) {
+        return day.getYear() >= FIRST_YEAR && day.getYear() <= LAST_YEAR;
+    }
 
     /** What must be mended; empty when the brief can be planned from. */
     public static List<Problem> problems(Brief brief) {
         List<Problem> problems = new ArrayList<>();
+        if (!isDay(brief.call().toLocalDate())) {
+            problems.add(Problem.stop(
+                    "The call lies in the year " + brief.call().getYear() + ".",
+                    "Set a day between " + FIRST_YEAR + " and " + LAST_YEAR + "."));
+            return problems;
+        }
         crew(brief, problems);
         room(brief.room(), problems);
         performer(brief.performer(), problems);

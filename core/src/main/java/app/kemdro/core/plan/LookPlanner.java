@@ -122,6 +122,73 @@ public final class LookPlanner {
                         .toList());
     }
 
+    /**
+     * As much of a look as can be planned.
+     *
+     * @param look what is planned
+     * @param aside what stands aside, and why; empty where all of the look is planned
+     */
+    public record AsFar(Planning planning, Look look, List<Problem> aside) {
+        public AsFar {
+            aside = List.copyOf(aside);
+        }
+    }
+
+    /**
+     * Plans what of a look can be planned: an entry that cannot be stands aside and says why, the latest first, until the rest can.
+     * What concerns no entry, as hours that are too short, still stops all of it.
+     */
+    public AsFar asFarAsCanBe(Look look, Brief brief, Optional<Schedule> before) {
+        Look rest = look;
+        List<Problem> aside = new ArrayList<>();
+        while (true) {
+            Planning planning = plan(rest, brief, before);
+            if (!(planning instanceof Planning.Refused refused)) {
+                return new AsFar(planning, rest, aside);
+            }
+            Look now = rest;
+            List<Problem> ofEntries = refused.problems().stream()
+                    .filter(p -> p.entries().stream().anyMatch(e -> isIn(now, e)))
+                    .toList();
+            Set<String> going = ofEntries.stream()
+                    .map(p -> latest(p.entries(), now))
+                    .collect(Collectors.toSet());
+            Look less = rest.with(rest.entries().stream()
+                    .filter(e -> !going.contains(e.id()))
+                    .toList());
+            if (going.isEmpty() || less.entries().isEmpty()) {
+                return new AsFar(aside.isEmpty() ? planning : new Planning.Refused(all(aside, refused)), look, List.of());
+            }
+            ofEntries.stream().filter(p -> !aside.contains(p)).forEach(aside::add);
+            rest = less;
+        }
+    }
+
+    private static List<Problem> all(List<Problem> aside, Planning.Refused refused) {
+        return Stream.concat(aside.stream(), refused.problems().stream())
+                .distinct()
+                .toList();
+    }
+
+    private static boolean isIn(Look look, String entry) {
+        return look.entry(origin(entry)).isPresent();
+    }
+
+    /** The one of these that came into the look last. */
+    private static String latest(List<String> entries, Look look) {
+        List<String> order = look.entries().stream().map(e -> e.id()).toList();
+        return entries.stream()
+                .map(LookPlanner::origin)
+                .max(Comparator.comparingInt(order::indexOf))
+                .orElseThrow();
+    }
+
+    /** The entry of the look that a part of the work belongs to. */
+    static String origin(String part) {
+        int cut = part.indexOf('~');
+        return cut < 0 ? part : part.substring(0, cut);
+    }
+
     private record Tried(String entry, Plan plan) {}
 
     private Optional<Tried> tried(Look look, Brief brief, String entry) {
@@ -380,7 +447,7 @@ public final class LookPlanner {
             return new Planning.Done(done(draft, network, chairIn, p.schedule()));
         }
         if (outcome instanceof Outcome.Ring ring) {
-            return new Planning.Refused(List.of(ringProblem(ring.tasks(), planned)));
+            return new Planning.Refused(List.of(ringProblem(ring.tasks(), draft)));
         }
         if (outcome instanceof Outcome.NoHands none) {
             return new Planning.Refused(List.of(handsProblem(none.task(), planned, network, draft.brief(), chairIn)));
@@ -391,7 +458,18 @@ public final class LookPlanner {
         String task = ((Outcome.NoWindow) outcome).task();
         return new Planning.Refused(List.of(Problem.stop(
                 "\"" + title(task, planned) + "\" cannot be begun before its window closes.",
-                "Choose a slower adhesive or another school there, or put another pair of hands on the crew.")));
+                "Choose a slower adhesive or another school there, or put another pair of hands on the crew.",
+                List.of(),
+                entriesOf(List.of(task), draft))));
+    }
+
+    /** Entries of the look that these steps belong to. */
+    private static List<String> entriesOf(List<String> steps, Draft draft) {
+        return draft.steps().stream()
+                .filter(e -> steps.contains(e.step().id()) && !e.step().implied())
+                .map(e -> e.step().entryId())
+                .distinct()
+                .toList();
     }
 
     private Plan done(Draft draft, TaskNetwork network, LocalDateTime chairIn, Schedule schedule) {
@@ -414,7 +492,8 @@ public final class LookPlanner {
                 "Wish for a later time, or sit the performer down sooner.");
     }
 
-    private static Problem ringProblem(List<String> ring, List<PlannedStep> steps) {
+    private static Problem ringProblem(List<String> ring, Draft draft) {
+        List<PlannedStep> steps = draft.steps().stream().map(Expanded::step).toList();
         List<String> titles =
                 new ArrayList<>(ring.stream().map(id -> title(id, steps)).toList());
         if (titles.size() > MOST_NAMED) {
@@ -425,7 +504,9 @@ public final class LookPlanner {
         }
         return Problem.stop(
                 "These wait for one another: " + String.join(" → ", titles) + " → " + titles.get(0) + ".",
-                "Take one of them out of the look or choose another technique for it.");
+                "Take one of them out of the look or choose another technique for it.",
+                List.of(),
+                entriesOf(ring, draft));
     }
 
     private Problem handsProblem(

@@ -86,14 +86,14 @@ public final class Mending {
                         technique.name() + ", " + trade.body().say(fit), because, lay(look, technique, fit, below)));
             }
         }
-        look.entry(origin(layer.entry())).ifPresent(e -> all.addAll(swaps(look, e, because)));
-        below.flatMap(b -> look.entry(origin(b.entry()))).ifPresent(e -> {
+        look.entry(LookPlanner.origin(layer.entry())).ifPresent(e -> all.addAll(swaps(look, e, because)));
+        below.flatMap(b -> look.entry(LookPlanner.origin(b.entry()))).ifPresent(e -> {
             all.addAll(swaps(look, e, because));
-            if (mend.turn() && look.entry(origin(layer.entry())).isPresent()) {
+            if (mend.turn() && look.entry(LookPlanner.origin(layer.entry())).isPresent()) {
                 all.add(new Offer(
                         "Lay " + Letters.low(trade.technique(e.techniqueId()).name()) + " over it instead",
                         because,
-                        look.changing(e.id(), x -> x.above(origin(layer.entry())))));
+                        look.changing(e.id(), x -> x.above(LookPlanner.origin(layer.entry())))));
             }
         });
         return all;
@@ -101,7 +101,7 @@ public final class Mending {
 
     private static Look lay(Look look, Technique technique, List<String> zones, Optional<Layer> below) {
         List<LookEntry> entries = new ArrayList<>(look.entries());
-        String over = technique.between() ? below.map(b -> origin(b.entry())).orElse(LookEntry.BODY) : "";
+        String over = technique.between() ? below.map(b -> LookPlanner.origin(b.entry())).orElse(LookEntry.BODY) : "";
         entries.add(new LookEntry(look.freeId("mend-" + technique.id()), technique.id(), zones, 0).above(over));
         return look.with(entries);
     }
@@ -115,12 +115,6 @@ public final class Mending {
                         because,
                         look.changing(entry.id(), e -> e.by(t.id()))))
                 .toList();
-    }
-
-    /** The entry of the look that a part of the work belongs to. */
-    private static String origin(String part) {
-        int cut = part.indexOf('~');
-        return cut < 0 ? part : part.substring(0, cut);
     }
 
     /** It helps if that layer now holds there, and the look as a whole got better. */

@@ -16,7 +16,7 @@ public sealed interface Planning {
      */
     record Refused(List<Problem> problems, List<Wish> clash) implements Planning {
         /** No wish stands in the way. */
-        Refused(List<Problem> problems) {
+        public Refused(List<Problem> problems) {
             this(problems, List.of());
         }
     }

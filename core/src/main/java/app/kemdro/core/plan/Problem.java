@@ -5,7 +5,7 @@ import java.util.List;
 /**
  * Something in the way of a plan, said so that it can be mended.
  *
- * @param stops whether nothing can be planned until it is mended
+ * @param stops whether it cannot be done like this: nothing is planned, or that entry stands aside, or a layer will not hold
  * @param what what is wrong and where
  * @param remedy what to do about it
  * @param zones zones it concerns, may be empty
@@ -18,6 +18,11 @@ public record Problem(boolean stops, String what, String remedy, List<String> zo
 
     static Problem stop(String what, String remedy) {
         return new Problem(true, what, remedy, List.of(), List.of());
+    }
+
+    /** Something that stands in the way, on these zones. */
+    public static Problem obstacle(boolean stops, String what, String remedy, List<String> zones) {
+        return new Problem(stops, what, remedy, zones, List.of());
     }
 
     static Problem note(String what, String remedy, List<String> zones) {

@@ -18,6 +18,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** What Kemdro would do with this brief, this performer and this time, and why. */
 public final class Proposals {
@@ -26,6 +27,8 @@ public final class Proposals {
 
     /** A school must be better by this much before it is proposed in place of one that was chosen. */
     private static final double MUCH_BETTER = 2;
+
+    private static final int WHOLE = 100;
 
     private static final String BROWS = "Block the brow";
     private static final String CAP = "Bald cap";
@@ -228,42 +231,69 @@ public final class Proposals {
         if (look.entries().isEmpty()) {
             return List.of();
         }
+        List<String> bare = BareSkin.of(look, brief, trade).zones();
+        List<Proposal> proposals = new ArrayList<>();
+        for (LookEntry thin : look.entries()) {
+            List<String> under = thin.zones().stream().filter(bare::contains).toList();
+            if (!under.isEmpty() && thin.coverage() < WHOLE && BareSkin.covers(trade.technique(thin.techniqueId()))) {
+                proposals.add(new Proposal(
+                        trade.technique(thin.techniqueId()).name() + " all over "
+                                + trade.body().say(under),
+                        "It covers only %d %% there.".formatted(thin.coverage()),
+                        look.changing(thin.id(), e -> e.covering(WHOLE))));
+            }
+        }
         Map<String, List<String>> byRegion = new LinkedHashMap<>();
-        BareSkin.of(look, brief, trade)
-                .zones()
+        bare.stream()
+                .filter(z -> look.on(z).stream()
+                        .noneMatch(e -> e.coverage() < WHOLE && BareSkin.covers(trade.technique(e.techniqueId()))))
                 .forEach(z -> byRegion.computeIfAbsent(trade.body().zone(z).region(), k -> new ArrayList<>())
                         .add(z));
-        List<Proposal> proposals = new ArrayList<>();
         for (List<String> zones : byRegion.values()) {
-            Technique fill = filler(look, zones);
-            List<String> fit = zones.stream().filter(fill.zones()::contains).toList();
-            if (!fit.isEmpty()) {
+            fillers(look, zones).findFirst().ifPresent(fill -> {
+                List<String> fit =
+                        zones.stream().filter(fill.zones()::contains).toList();
                 proposals.add(new Proposal(
                         fill.name() + ", " + trade.body().say(fit),
                         "Neither costume nor look covers it.",
                         extended(look, fill, fit)));
-            }
+            });
         }
         return proposals;
     }
 
-    /** What is made for the skin that gets forgotten, else the base that the look wears. */
-    private Technique filler(Look look, List<String> zones) {
+    /**
+     * What these zones may be filled with, the likeliest first: what is made for the skin that gets forgotten, the base that the
+     * look wears, any other base; nothing that the performer reacts to, and nothing that what lies there excludes.
+     */
+    private Stream<Technique> fillers(Look look, List<String> zones) {
         Technique carry = trade.technique("finish-skin");
-        if (carry.zones().containsAll(zones)) {
-            return carry;
-        }
-        return look.entries().stream()
+        Stream<Technique> worn = look.entries().stream()
                 .map(e -> trade.technique(e.techniqueId()))
-                .filter(t -> t.slot().equals(carry.slot()) && zones.stream().anyMatch(t.zones()::contains))
-                .filter(t -> !t.equals(carry))
-                .findFirst()
-                .orElse(trade.technique("base-cream"));
+                .filter(t -> t.slot().equals(carry.slot()));
+        Stream<Technique> bases = trade.techniques().stream().filter(t -> t.slot().equals(carry.slot()));
+        return Stream.of(
+                        Stream.of(carry).filter(t -> t.zones().containsAll(zones)),
+                        worn,
+                        Stream.of(trade.technique("base-cream")),
+                        bases)
+                .flatMap(s -> s)
+                .distinct()
+                .filter(t -> BareSkin.covers(t) && zones.stream().anyMatch(t.zones()::contains))
+                .filter(t -> Reactions.barring(t, fitting(t, zones), brief.performer().reactsTo(), trade)
+                        .isEmpty())
+                .filter(t -> fitting(t, zones).stream().noneMatch(z -> look.on(z).stream()
+                        .map(e -> trade.technique(e.techniqueId()))
+                        .anyMatch(o -> o.slot().equals(t.slot()) && !o.equals(t))));
+    }
+
+    private static List<String> fitting(Technique technique, List<String> zones) {
+        return zones.stream().filter(technique.zones()::contains).toList();
     }
 
     private static Look extended(Look look, Technique technique, List<String> zones) {
         Optional<LookEntry> there = look.entries().stream()
-                .filter(e -> e.techniqueId().equals(technique.id()))
+                .filter(e -> e.techniqueId().equals(technique.id()) && e.coverage() == WHOLE)
                 .findFirst();
         if (there.isEmpty()) {
             return add(look, technique, zones);

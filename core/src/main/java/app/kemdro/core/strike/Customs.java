@@ -11,8 +11,11 @@ import java.util.Set;
  * How long it takes and in which order kinds of layer leave, from trade/strike.yaml.
  *
  * @param kinds forms, those that leave first coming first
+ * @param clings kinds of material that cling without any glue, so that their own remover is wanted
+ * @param soakLatest minutes after a soak by which it must be lifted
  */
-record Customs(List<Kind> kinds, Pace films, Pace flood, Last wash, Last soothe) {
+record Customs(
+        List<Kind> kinds, Set<String> clings, int soakLatest, Pace films, Pace flood, Last wash, Last soothe) {
 
     /** Minutes of hands for each thing, and for each 100 cm². */
     record Pace(double minutes, double per100Cm2) {
@@ -43,9 +46,11 @@ record Customs(List<Kind> kinds, Pace films, Pace flood, Last wash, Last soothe)
 
     static Customs standard() {
         DataNode file = DataNode.resource("/trade/strike.yaml");
-        file.onlyKeys(Set.of("kinds", "films", "flood", "wash", "soothe"));
+        file.onlyKeys(Set.of("kinds", "clings", "soak-latest", "films", "flood", "wash", "soothe"));
         return new Customs(
                 file.get("kinds").items().stream().map(Customs::kind).toList(),
+                Set.copyOf(file.words("clings")),
+                (int) file.get("soak-latest").number(1, 60),
                 pace(file.get("films")),
                 pace(file.get("flood")),
                 last(file.get("wash")),

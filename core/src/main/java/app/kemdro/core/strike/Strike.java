@@ -20,8 +20,10 @@ import app.kemdro.core.schedule.Worker;
 import app.kemdro.core.strike.Customs.Kind;
 import app.kemdro.core.strike.Removal.Sort;
 import app.kemdro.core.strike.Removal.Step;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.Deque;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -74,6 +76,7 @@ public final class Strike {
         private Optional<Material> glue = Optional.empty();
         private Optional<Material> remover = Optional.empty();
         private final Set<String> zones = new LinkedHashSet<>();
+        private final Set<String> glued = new LinkedHashSet<>();
         private final Map<String, List<Material>> takes = new LinkedHashMap<>();
         private final Set<String> after = new LinkedHashSet<>();
 
@@ -88,6 +91,19 @@ public final class Strike {
             zones.add(zone);
             takes.put(zone, peel.takes());
             glue = glue.or(peel::glue);
+            if (peel.glue().isPresent()) {
+                glued.add(zone);
+            }
+        }
+
+        /** Where remover goes: where the glue of a form lies, and nowhere else; all over what is no form or has no glue. */
+        Set<String> wet() {
+            return glued.isEmpty() ? zones : glued;
+        }
+
+        /** Whether it is a form that nothing holds but itself or gravity, so that it comes off dry, by hand. */
+        boolean liftsDry(Customs customs) {
+            return kind.isPresent() && glue.isEmpty() && !customs.clings().contains(first.kind());
         }
 
         Material soaked() {
@@ -145,10 +161,12 @@ public final class Strike {
         });
         List<String> unknown = new ArrayList<>();
         for (Group group : groups.values()) {
-            group.remover = remover(group.soaked(), group.zones, performer);
-            boolean liftsByItself = group.kind.isPresent() && group.glue.isEmpty();
-            if (group.remover.isEmpty() && !liftsByItself) {
-                unknown.add(group.soaked().name() + ", " + body.say(body.sorted(group.zones)));
+            if (group.liftsDry(customs)) {
+                continue;
+            }
+            group.remover = remover(group.soaked(), group.wet(), performer);
+            if (group.remover.isEmpty()) {
+                unknown.add(group.soaked().name() + ", " + body.say(body.sorted(group.wet())));
             }
         }
         if (urgent) {
@@ -323,32 +341,27 @@ public final class Strike {
         List<Task> tasks = new ArrayList<>();
         List<Lag> lags = new ArrayList<>();
         Map<String, String> lastOf = new LinkedHashMap<>();
-        List<String> firsts = new ArrayList<>();
         for (Group group : groups) {
             String id = group.key;
             double area = Areas.of(group.zones, brief.performer(), body);
+            double wet = Areas.of(group.wet(), brief.performer(), body);
             String lift = id + "/lift";
+            String begin = lift;
             if (group.floods()) {
-                String flood = id + "/flood";
-                steps.add(step(group, flood, Sort.FLOOD, area));
-                tasks.add(task(flood, customs.flood().on(area), group, group.soak()));
-                lags.add(new Lag(flood, lift, Lag.Kind.SETTLED, null, "it soaks first"));
-                group.after.forEach(a -> lags.add(after(lastOf.get(a), flood)));
-                firsts.forEach(f -> lags.add(after(f, flood)));
-            } else {
-                group.after.forEach(a -> lags.add(after(lastOf.get(a), lift)));
-                if (!group.leavesFirst()) {
-                    firsts.forEach(f -> lags.add(after(f, lift)));
-                }
+                begin = id + "/flood";
+                steps.add(step(group, begin, Sort.FLOOD, wet));
+                tasks.add(task(begin, customs.flood().on(wet), group.wet(), group.soak()));
+                lags.add(new Lag(begin, lift, Lag.Kind.SETTLED, 60 * customs.soakLatest(), "it soaks first, and not for ever"));
             }
-            steps.add(step(group, lift, Sort.LIFT, area));
+            for (String before : group.after) {
+                lags.add(after(lastOf.get(before), begin));
+            }
+            steps.add(step(group, lift, Sort.LIFT, wet));
             tasks.add(task(
-                    lift, group.kind.map(Kind::pace).orElse(customs.films()).on(area), group, 0));
+                    lift, group.kind.map(Kind::pace).orElse(customs.films()).on(area), group.zones, 0));
             lastOf.put(id, lift);
-            if (group.leavesFirst()) {
-                firsts.add(lift);
-            }
         }
+        firstsBeforeAnythingWet(groups, brief.selfApplied(), lags);
         if (!tasks.isEmpty()) {
             care(steps, tasks, lags, groups);
         }
@@ -360,23 +373,79 @@ public final class Strike {
                         .toList(),
                 0,
                 BreakRule.USUAL);
-        Schedule schedule = planner.plan(network) instanceof Outcome.Planned p
-                ? p.schedule()
-                : new Schedule(List.of(), List.of(), 0, 0);
+        Outcome outcome = planner.plan(network);
+        if (!(outcome instanceof Outcome.Planned)) {
+            network = network.loosest();
+            outcome = planner.plan(network);
+        }
+        Schedule schedule =
+                outcome instanceof Outcome.Planned p ? p.schedule() : new Schedule(List.of(), List.of(), 0, 0);
         steps.sort(Comparator.comparingInt(
                 s -> schedule.find(s.id()).map(p -> p.start()).orElse(0)));
         return new Removal(List.copyOf(steps), network, schedule, List.copyOf(unknown));
+    }
+
+    /**
+     * Teeth, lenses and what is hard leave before remover is laid anywhere, however far off; only what lies over them may be
+     * loosened sooner. What needs remover itself comes after what does not. On oneself long nails come off before lenses, whose
+     * hands they are.
+     */
+    private void firstsBeforeAnythingWet(List<Group> groups, boolean selfApplied, List<Lag> lags) {
+        List<Group> firsts = groups.stream()
+                .filter(Group::leavesFirst)
+                .sorted(Comparator.comparing((Group g) -> !(selfApplied && isNail(g)))
+                        .thenComparing(g -> wets(g) ? 1 : 0)
+                        .thenComparing(g -> customs.kinds().indexOf(g.kind.orElseThrow())))
+                .toList();
+        for (Group group : groups) {
+            String wet = group.floods() ? group.key + "/flood" : group.key + "/lift";
+            if (!wets(group)) {
+                continue;
+            }
+            for (Group first : firsts) {
+                String off = first.key + "/lift";
+                boolean earlier =
+                        !group.leavesFirst() || firsts.indexOf(first) < firsts.indexOf(group);
+                if (first != group && earlier && !leads(wet, off, lags)) {
+                    lags.add(new Lag(off, wet, Lag.Kind.AFTER, null, "it is off before anything wet comes near"));
+                }
+            }
+        }
+    }
+
+    /** A drop in the eye for a lens is not meant. */
+    private static boolean wets(Group group) {
+        return group.floods() || group.remover.isPresent() && !group.leavesFirst();
+    }
+
+    private static boolean isNail(Group group) {
+        return group.first.kind().equals("nail");
+    }
+
+    /** Whether one step comes before another. */
+    private static boolean leads(String from, String to, List<Lag> lags) {
+        Set<String> seen = new LinkedHashSet<>(Set.of(from));
+        Deque<String> open = new ArrayDeque<>(seen);
+        while (!open.isEmpty()) {
+            String at = open.pop();
+            for (Lag lag : lags) {
+                if (lag.from().equals(at) && seen.add(lag.to())) {
+                    open.push(lag.to());
+                }
+            }
+        }
+        return seen.contains(to);
     }
 
     private static Lag after(String from, String to) {
         return new Lag(from, to, Lag.Kind.AFTER, null, "what lies outside leaves first");
     }
 
-    private static Task task(String id, double minutes, Group group, int soak) {
+    private static Task task(String id, double minutes, Set<String> zones, int soak) {
         return new Task(
                 id,
                 (int) Math.max(15, Math.round(minutes * 60)),
-                group.zones,
+                zones,
                 Set.of(),
                 Task.Needs.ANYONE,
                 List.of(soak == 0 ? Mode.NOTHING : new Mode(0, soak, Mode.NEVER, soak)));
@@ -405,8 +474,7 @@ public final class Strike {
     }
 
     private Step step(Group group, String id, Sort sort, double area) {
-        List<String> zones = body.sorted(group.zones);
-        Material what = group.first;
+        List<String> zones = body.sorted(sort == Sort.FLOOD ? group.wet() : group.zones);
         String how = group.kind.map(Kind::say).orElse("Wipe and roll off");
         String title = sort == Sort.FLOOD
                 ? "Flood " + group.soaked().name() + " with "

@@ -12,6 +12,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.kemdro.core.layer.Stack;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Look;
+import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.material.Material;
 import app.kemdro.core.plan.CharactersTest;
 import app.kemdro.core.plan.Plan;
@@ -191,5 +192,76 @@ class StrikeTest {
     void aBareFaceHasNothingToTakeOff() {
         Removal removal = removal(look(entry("hair-none", "crown")));
         assertThat(removal.steps().stream().filter(s -> s.sort() == Sort.LIFT)).isEmpty();
+    }
+
+    /** Teeth, lenses and what is hard are off before remover is laid anywhere at all, in whatever order the look was made. */
+    @Test
+    void nothingIsWetBeforeTeethLensesAndHornsThatHangDryAreOff() {
+        List<LookEntry> entries = new ArrayList<>(List.of(
+                entry("foam-piece", "forehead"),
+                entry("foam-piece", "nose"),
+                entry("horns-hollow", "temple-left", "temple-right"),
+                entry("lashes-strip", "eye-left", "eye-right"),
+                entry("lenses-first", "eye-left", "eye-right"),
+                entry("teeth-cast", "teeth-upper"),
+                entry("nails-tabs", "nails-left", "nails-right")));
+        for (int turn = 0; turn < 2; turn++) {
+            Removal removal = removal(new Look(entries));
+            int off = removal.steps().stream()
+                    .filter(s -> s.takes().values().stream()
+                            .flatMap(List::stream)
+                            .anyMatch(m -> Set.of("lens", "tooth").contains(m.kind())))
+                    .mapToInt(s -> removal.schedule().of(s.id()).end())
+                    .max()
+                    .orElseThrow();
+            int wet = removal.steps().stream()
+                    .filter(s -> s.remover().isPresent()
+                            && s.grams() > 0
+                            && !s.remover().get().id().equals("lens-solution"))
+                    .mapToInt(s -> removal.schedule().of(s.id()).start())
+                    .min()
+                    .orElseThrow();
+            assertThat(wet).isGreaterThanOrEqualTo(off);
+            java.util.Collections.reverse(entries);
+        }
+    }
+
+    /** A soak has a latest moment: ten minutes after it has let go it is lifted, whatever else there is to do. */
+    @Test
+    void nothingSoaksForEver() {
+        Removal removal = removal(Samples.bellFounder());
+        assertThat(removal.steps()).anyMatch(s -> s.sort() == Sort.FLOOD);
+        for (Step flood :
+                removal.steps().stream().filter(s -> s.sort() == Sort.FLOOD).toList()) {
+            int loose = removal.schedule().of(flood.id()).end() + flood.soakSeconds();
+            assertThat(removal.schedule().of(flood.id().replace("/flood", "/lift")).start())
+                    .as(flood.title() + ", " + flood.where())
+                    .isLessThanOrEqualTo(loose + 600);
+        }
+    }
+
+    @Test
+    void whatNoGlueHoldsComesOffDry() {
+        Removal removal = removal(look(entry("wig-pulled", "crown", "hairline")));
+        assertThat(removal.steps())
+                .filteredOn(s -> s.takes().values().stream()
+                        .flatMap(List::stream)
+                        .anyMatch(m -> m.id().equals("wig")))
+                .hasSize(1)
+                .allSatisfy(s -> assertThat(s.grams()).isZero());
+        assertThat(removal.steps())
+                .noneMatch(s -> s.remover().map(Material::id).orElse("").equals("gum-remover"));
+    }
+
+    /** A cap is glued along its rim: its crown is not flooded. */
+    @Test
+    void onlyWhereGlueLiesIsFlooded() {
+        Removal removal = removal(Samples.fullCap());
+        Step flood = removal.steps().stream()
+                .filter(s -> s.sort() == Sort.FLOOD && s.id().startsWith("cap"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(flood.zones()).doesNotContain("crown").contains("hairline");
+        assertThat(removal.step(flood.id().replace("/flood", "/lift")).zones()).contains("crown");
     }
 }

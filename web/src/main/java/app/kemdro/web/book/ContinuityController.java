@@ -118,7 +118,7 @@ class ContinuityController {
         values.put("images", held.map(r -> images(job, r)).orElse(List.of()));
         values.put("cards", cards.of(plan, job));
         values.put("layers", layers(plan));
-        values.put("lines", day.map(this::went).orElse(planned(plan)));
+        values.put("lines", day.map(this::went).orElseGet(() -> planned(plan)));
         values.put("notes", held.map(this::notes).orElse(List.of()));
         values.put("used", held.map(r -> used.of(job.id(), r.id())).orElse(List.of()));
         values.put("strike", Words.span(Math.round(removal.seconds() / 60.0)));

@@ -11,6 +11,7 @@ import app.kemdro.core.look.Brief.Room;
 import app.kemdro.core.look.Brief.Seen;
 import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.web.job.Job;
+import app.kemdro.core.plan.BriefCheck;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
@@ -237,7 +238,11 @@ public class BriefForm {
 
         private LocalDateTime call() {
             try {
-                return LocalDate.parse(callDay.strip()).atTime(LocalTime.parse(callHour.strip()));
+                LocalDate day = LocalDate.parse(callDay.strip());
+                if (!BriefCheck.isDay(day)) {
+                    throw new DateTimeParseException("No such year", callDay, 0);
+                }
+                return day.atTime(LocalTime.parse(callHour.strip()));
             } catch (DateTimeParseException e) {
                 wrong.put("call", "Set the call as a day and an hour, such as 2026-12-03 and 07:45.");
                 return LocalDateTime.of(2000, 1, 1, 0, 0);

@@ -18,6 +18,7 @@ import app.kemdro.web.live.Screens;
 import app.kemdro.web.plans.Plans;
 import app.kemdro.web.plans.Words;
 import app.kemdro.web.room.Json;
+import app.kemdro.web.print.Printable;
 import app.kemdro.web.room.Rooms;
 import app.kemdro.web.safety.Gate;
 import java.security.Principal;
@@ -229,7 +230,7 @@ class ChairController {
         if (report.type() == null) {
             throw new NotPossible("The report does not say what happened.");
         }
-        String text = report.text() == null ? "" : report.text().strip();
+        String text = report.text() == null ? "" : Printable.of(report.text()).strip();
         String device = report.device() == null ? "" : report.device().strip();
         if (text.length() > LONGEST_TEXT) {
             throw new NotPossible("Keep it under " + LONGEST_TEXT + " letters; this has " + text.length() + ".");
@@ -241,7 +242,7 @@ class ChairController {
         return new RunEvent(
                 id,
                 when(run, report.ago() == null ? 0 : report.ago()),
-                report.hands() == null ? "" : report.hands(),
+                report.hands() == null ? "" : Printable.of(report.hands()).strip(),
                 report.type(),
                 report.step() == null ? "" : report.step(),
                 report.seconds() == null ? 0 : report.seconds(),

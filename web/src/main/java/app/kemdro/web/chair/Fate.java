@@ -38,7 +38,7 @@ final class Fate {
         SplittableRandom dice = dice(run, step.id() + " mishap");
         List<Repair> can = trade.repairs().stream()
                 .filter(r -> !r.id().equals("edges-again") && r.happensTo(step.technique()))
-                .filter(r -> step.zones().stream().anyMatch(r.how().zones()::contains))
+                .filter(r -> step.zones().stream().anyMatch(r::mayBeOn))
                 .toList();
         return can.isEmpty() || dice.nextDouble() > MISHAP
                 ? Optional.empty()

@@ -3,6 +3,7 @@ package app.kemdro.web.chair;
 import app.kemdro.core.method.Repair;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.PlannedStep;
+import app.kemdro.core.plan.PuttingRight;
 import app.kemdro.core.run.Chair;
 import app.kemdro.core.run.LiveFilm;
 import app.kemdro.core.run.RunEvent;
@@ -12,6 +13,7 @@ import app.kemdro.core.run.StepState.Status;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.web.chair.Runs.Standing;
 import app.kemdro.web.live.Background;
+import app.kemdro.web.plans.Plans;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -37,9 +39,11 @@ class RehearsalPlayer implements DisposableBean {
     private final Runs runs;
     private final Announcer announcer;
     private final Trade trade;
+    private final PuttingRight right;
     private final ScheduledExecutorService beat = Background.thread("rehearsal");
 
-    RehearsalPlayer(Runs runs, Announcer announcer, Trade trade) {
+    RehearsalPlayer(Runs runs, Announcer announcer, Trade trade, Plans plans) {
+        this.right = plans.live().puttingRight();
         this.runs = runs;
         this.announcer = announcer;
         this.trade = trade;
@@ -160,7 +164,10 @@ class RehearsalPlayer implements DisposableBean {
             boolean done = s.state().step(step.id()).status() == Status.DONE
                     && !step.id().startsWith("extra-")
                     && s.state().events().stream().noneMatch(e -> e.id().equals(id));
-            Optional<Repair> repair = done ? Fate.mishap(s.run().id(), step, trade) : Optional.empty();
+            Optional<Repair> repair = done
+                    ? Fate.mishap(s.run().id(), step, trade)
+                            .filter(r -> Legal.way(r, step, List.of(), s, right).isPresent())
+                    : Optional.empty();
             if (repair.isPresent() && s.happened().stream().noneMatch(e -> e.id().equals(id))) {
                 return Optional.of(new RunEvent(
                         id,

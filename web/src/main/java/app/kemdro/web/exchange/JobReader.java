@@ -13,6 +13,7 @@ import app.kemdro.core.plan.LookPlanner;
 import app.kemdro.core.plan.Problem;
 import app.kemdro.web.colour.JobColours;
 import app.kemdro.web.job.Job;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -179,13 +180,13 @@ class JobReader {
             crew.add(new Brief.Hands(
                     text(at + ".name", h.name(), 40),
                     needed(at + ".skill", h.skill()),
-                    needed(at + ".from", h.from()),
-                    needed(at + ".until", h.until()),
+                    day(at + ".from", h.from()),
+                    day(at + ".until", h.until()),
                     factor(at + ".factor", h.factor())));
         }
         return new Brief(
-                needed("call", file.call()),
-                Optional.ofNullable(file.chairIn()),
+                day("call", file.call()),
+                Optional.ofNullable(file.chairIn()).map(c -> day("chairIn", c)),
                 new Brief.Performer(
                         text("performer.name", who.name(), 80),
                         who.heightCm() == null ? 0 : who.heightCm(),
@@ -205,6 +206,14 @@ class JobReader {
                 purpose(file.purpose()),
                 breaks(file.breaks()),
                 own(file.ownTimes()));
+    }
+
+    private static LocalDateTime day(String at, @Nullable LocalDateTime given) {
+        LocalDateTime moment = needed(at, given);
+        if (!BriefCheck.isDay(moment.toLocalDate())) {
+            throw new Unreadable(at + ": the year " + moment.getYear() + " cannot be meant.");
+        }
+        return moment;
     }
 
     private static Map<String, Double> own(@Nullable Map<String, Double> given) {

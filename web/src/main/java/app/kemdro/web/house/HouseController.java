@@ -254,9 +254,10 @@ class HouseController {
 
     @PostMapping("/house/schools")
     String press(@RequestParam String technique, Principal who) {
-        if (trade.has(technique)) {
-            usual.press(who.getName(), trade.technique(technique));
+        if (!trade.has(technique)) {
+            return "redirect:/house/schools";
         }
+        usual.press(who.getName(), trade.technique(technique));
         return "redirect:/house/schools#" + technique;
     }
 

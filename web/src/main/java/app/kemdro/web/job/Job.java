@@ -41,6 +41,8 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import org.hibernate.annotations.Fetch;
+import org.hibernate.annotations.FetchMode;
 import org.jspecify.annotations.Nullable;
 
 /** One transformation of one performer, as stored. */
@@ -96,12 +98,14 @@ public class Job {
     private String lookBefore = "";
 
     @ElementCollection(fetch = FetchType.EAGER)
+    @Fetch(FetchMode.SUBSELECT)
     @CollectionTable(name = "job_own_time", joinColumns = @JoinColumn(name = "job_id"))
     @MapKeyColumn(name = "what")
     @Column(name = "factor")
     private Map<String, Double> own = new TreeMap<>();
 
     @ElementCollection(fetch = FetchType.EAGER)
+    @Fetch(FetchMode.SUBSELECT)
     @CollectionTable(name = "consent", joinColumns = @JoinColumn(name = "job_id"))
     @Column(name = "given")
     private Set<String> consents = new TreeSet<>();
@@ -112,21 +116,25 @@ public class Job {
     private String benchOff = "";
 
     @ElementCollection(fetch = FetchType.EAGER)
+    @Fetch(FetchMode.SUBSELECT)
     @CollectionTable(name = "made_already", joinColumns = @JoinColumn(name = "job_id"))
     @Column(name = "entry")
     private Set<String> made = new TreeSet<>();
 
     @ElementCollection(fetch = FetchType.EAGER)
+    @Fetch(FetchMode.SUBSELECT)
     @CollectionTable(name = "job_hands", joinColumns = @JoinColumn(name = "job_id"))
     @OrderColumn(name = "position")
     private List<HandsRow> crew = new ArrayList<>();
 
     @ElementCollection(fetch = FetchType.EAGER)
+    @Fetch(FetchMode.SUBSELECT)
     @CollectionTable(name = "look_entry", joinColumns = @JoinColumn(name = "job_id"))
     @OrderColumn(name = "position")
     private List<EntryRow> entries = new ArrayList<>();
 
     @ElementCollection(fetch = FetchType.EAGER)
+    @Fetch(FetchMode.SUBSELECT)
     @CollectionTable(name = "wish", joinColumns = @JoinColumn(name = "job_id"))
     @OrderColumn(name = "position")
     private List<WishRow> wishes = new ArrayList<>();

@@ -9,6 +9,7 @@ import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Mending;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.Proposals;
+import app.kemdro.core.plan.Trials;
 import app.kemdro.web.chair.Runs;
 import app.kemdro.web.figure.FigureModel;
 import app.kemdro.web.figure.FigureModel.Tint;
@@ -312,11 +313,16 @@ class LookController {
         Proposals proposals = new Proposals(trade, job.brief(), false, usual.of(artist));
         Look now = look;
         for (int k = 0; k < trade.body().zones().size(); k++) {
-            List<Proposals.Proposal> fills = proposals.fills(now);
-            if (fills.isEmpty()) {
+            Trials trials = plans.trials(now, job.brief());
+            Look before = now;
+            Optional<Look> next = proposals.fills(now).stream()
+                    .map(Proposals.Proposal::look)
+                    .filter(l -> !l.equals(before) && trials.mayBeOffered(l))
+                    .findFirst();
+            if (next.isEmpty()) {
                 break;
             }
-            now = fills.get(0).look();
+            now = next.get();
         }
         return now;
     }
@@ -360,7 +366,9 @@ class LookController {
             return room(job, press.zones(), press.show(), press.artist(), model);
         }
         after.addFlashAttribute(Rooms.CHANGE, said);
+        // only zones of the body go back into an address: anything else is whatever somebody sent
+        List<String> known = press.zones().stream().filter(trade.body()::has).toList();
         return "redirect:/jobs/" + press.id() + "/look"
-                + (press.zones().isEmpty() ? "" : "?zones=" + String.join(",", press.zones()));
+                + (known.isEmpty() ? "" : "?zones=" + String.join(",", known));
     }
 }

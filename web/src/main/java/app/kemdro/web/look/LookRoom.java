@@ -19,6 +19,7 @@ import app.kemdro.core.plan.Planning;
 import app.kemdro.core.plan.Proposals;
 import app.kemdro.core.plan.Proposals.Proposal;
 import app.kemdro.core.plan.Proposals.Weighed;
+import app.kemdro.core.plan.Trials;
 import app.kemdro.core.plan.Reactions;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.plans.Plans;
@@ -386,19 +387,29 @@ final class LookRoom {
         return BareSkin.of(job.look(), job.brief(), trade);
     }
 
-    /** All that is proposed. */
+    /** All that is proposed, each tried on a copy first. */
     List<Proposal> proposed() {
-        return proposals.of(job.look());
+        return tried(proposals.of(job.look()));
     }
 
     /** What is proposed besides covering bare skin, which is said where bare skin is. */
     List<Proposal> advised() {
-        List<String> fills = fills().stream().map(Proposal::says).toList();
-        return proposed().stream().filter(p -> !fills.contains(p.says())).toList();
+        List<String> fills = proposals.fills(job.look()).stream().map(Proposal::says).toList();
+        return tried(proposals.of(job.look()).stream()
+                .filter(p -> !fills.contains(p.says()))
+                .toList());
     }
 
     List<Proposal> fills() {
-        return proposals.fills(job.look());
+        return tried(proposals.fills(job.look()));
+    }
+
+    private List<Proposal> tried(List<Proposal> all) {
+        if (all.isEmpty()) {
+            return List.of();
+        }
+        Trials trials = plans.trials(job.look(), job.brief());
+        return all.stream().filter(p -> trials.mayBeOffered(p.look())).toList();
     }
 
     List<BenchWork> benchWork() {

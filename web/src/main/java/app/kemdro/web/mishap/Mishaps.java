@@ -3,8 +3,14 @@ package app.kemdro.web.mishap;
 import app.kemdro.web.chair.NotPossible;
 import app.kemdro.web.job.NoSuchJob;
 import app.kemdro.web.performer.NoSuchPerformer;
+import java.util.Map;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.multipart.MultipartException;
+import org.springframework.web.ErrorResponse;
+import org.springframework.validation.BindException;
+import org.springframework.http.HttpStatusCode;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.orm.ObjectOptimisticLockingFailureException;
@@ -74,13 +80,31 @@ class Mishaps {
         LOG.debug("A screen has gone", e);
     }
 
+    /** What Spring itself refuses says with which status: a method, a kind of content or a part that does not belong there. */
     @ExceptionHandler(Exception.class)
-    @ResponseStatus(HttpStatus.INTERNAL_SERVER_ERROR)
-    String unexpected(Exception e, Model model) {
+    ModelAndView unexpected(Exception e) {
+        if (e instanceof ErrorResponse refused && refused.getStatusCode().is4xxClientError()) {
+            return page(
+                    refused.getStatusCode(),
+                    "That cannot be asked here.",
+                    "The address is not made for such a request, or something in it is missing. Nothing was changed.");
+        }
+        if (e instanceof MultipartException || e instanceof BindException) {
+            return page(
+                    HttpStatus.BAD_REQUEST,
+                    "That could not be read.",
+                    "Something in the request is missing or is not what it should be. Go back and try again; nothing was changed.");
+        }
         LOG.error("Unexpected", e);
-        return ErrorPage.say(
-                model,
+        return page(
+                HttpStatus.INTERNAL_SERVER_ERROR,
                 "Kemdro stumbled.",
                 "This should not happen. What was stored before is safe; go back and try again.");
+    }
+
+    private static ModelAndView page(HttpStatusCode status, String what, String todo) {
+        ModelAndView page = new ModelAndView("mishap", Map.of("what", what, "todo", todo));
+        page.setStatus(status);
+        return page;
     }
 }

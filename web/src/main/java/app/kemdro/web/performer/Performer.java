@@ -21,6 +21,8 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.hibernate.annotations.Fetch;
+import org.hibernate.annotations.FetchMode;
 import org.jspecify.annotations.Nullable;
 
 /** Somebody who is made up. What is known of them holds on every job they sit for. */
@@ -53,11 +55,13 @@ public class Performer {
     private String brokenZones = "";
 
     @ElementCollection(fetch = FetchType.EAGER)
+    @Fetch(FetchMode.SUBSELECT)
     @CollectionTable(name = "patch_test", joinColumns = @JoinColumn(name = "performer_id"))
     @OrderColumn(name = "position")
     private List<PatchTestRow> patchTests = new ArrayList<>();
 
     @ElementCollection(fetch = FetchType.EAGER)
+    @Fetch(FetchMode.SUBSELECT)
     @CollectionTable(name = "skin_seen", joinColumns = @JoinColumn(name = "performer_id"))
     @OrderColumn(name = "position")
     private List<SkinSeenRow> skinSeen = new ArrayList<>();

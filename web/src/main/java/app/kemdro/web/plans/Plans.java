@@ -5,6 +5,7 @@ import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.Wish;
 import app.kemdro.core.method.Trade;
+import app.kemdro.core.plan.LayerTroubles;
 import app.kemdro.core.plan.Levers;
 import app.kemdro.core.plan.LookPlanner;
 import app.kemdro.core.plan.Mending;
@@ -12,6 +13,7 @@ import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.Planning;
 import app.kemdro.core.plan.Problem;
 import app.kemdro.core.plan.Substitutes;
+import app.kemdro.core.plan.Trials;
 import app.kemdro.core.run.RunLevers;
 import app.kemdro.core.schedule.Confidence;
 import app.kemdro.core.schedule.Planner;
@@ -27,6 +29,8 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -42,6 +46,9 @@ public class Plans {
     private static final int MORNINGS = 300;
     private static final int REMEMBERED = 60;
 
+    private static final Logger LOG = LoggerFactory.getLogger(Plans.class);
+
+    private final Trade trade;
     private final Jobs jobs;
     private final JsonMapper mapper;
     private final LookPlanner full;
@@ -66,9 +73,16 @@ public class Plans {
     /**
      * What was computed for a version of a job; confidence only where there is a plan.
      *
+     * @param look as much of the look as is planned
+     * @param obstacles what of the look stands aside or will not hold
      * @param wishes what each wish that counts costs, in seconds
      */
-    public record Answer(Planning planning, Optional<Confidence> confidence, Map<Wish, Integer> wishes) {
+    public record Answer(
+            Planning planning,
+            Look look,
+            List<Problem> obstacles,
+            Optional<Confidence> confidence,
+            Map<Wish, Integer> wishes) {
 
         public Optional<Plan> plan() {
             return planning instanceof Planning.Done done ? Optional.of(done.plan()) : Optional.empty();
@@ -78,11 +92,13 @@ public class Plans {
         public List<Problem> problems() {
             return planning instanceof Planning.Refused refused
                     ? refused.problems()
-                    : plan().map(Plan::notes).orElse(List.of());
+                    : Stream.concat(obstacles.stream(), plan().map(Plan::notes).orElse(List.of()).stream())
+                            .toList();
         }
     }
 
     Plans(Trade trade, Jobs jobs, JsonMapper mapper) {
+        this.trade = trade;
         this.jobs = jobs;
         this.mapper = mapper;
         LayerRules rules = LayerRules.standard(trade);
@@ -101,16 +117,35 @@ public class Plans {
         Key key = new Key(job.id(), job.version());
         Answer known = answers.get(key);
         if (known == null) {
-            known = answer(planned(job), job);
+            known = answered(job);
             answers.put(key, known);
         }
         return known;
     }
 
-    private Planning planned(Job job) {
-        return orderBefore(job)
+    /** One job that cannot be planned or read never stops another, or its own other rooms. */
+    private Answer answered(Job job) {
+        try {
+            return answer(asFar(job), job);
+        } catch (RuntimeException e) {
+            LOG.error("job {} could not be planned", job.id(), e);
+            Problem problem = Problem.obstacle(
+                    true,
+                    "This job could not be planned.",
+                    "Nothing of it is lost. Take back what was changed last, or take a wish or an entry out.",
+                    List.of());
+            return new Answer(
+                    new Planning.Refused(List.of(problem)), job.look(), List.of(), Optional.empty(), Map.of());
+        }
+    }
+
+    private LookPlanner.AsFar asFar(Job job) {
+        Planning whole = orderBefore(job)
                 .map(order -> full.keeping(job.look(), job.brief(), order, job.orderProof()))
                 .orElseGet(() -> full.plan(job.look(), job.brief()));
+        return whole instanceof Planning.Done
+                ? new LookPlanner.AsFar(whole, job.look(), List.of())
+                : full.asFarAsCanBe(job.look(), job.brief(), orderBefore(job));
     }
 
     /** Takes over an order that was found for this version of a job, and what was proven of it. */
@@ -126,28 +161,32 @@ public class Plans {
         return levers;
     }
 
-    private Answer answer(Planning planning, Job job) {
-        return planning instanceof Planning.Done done
-                ? new Answer(
-                        planning,
-                        Optional.of(
-                                Confidence.of(done.plan().network(), done.plan().schedule(), MORNINGS)),
-                        costs(done.plan(), job))
-                : new Answer(planning, Optional.empty(), Map.of());
+    private Answer answer(LookPlanner.AsFar asFar, Job job) {
+        if (!(asFar.planning() instanceof Planning.Done done)) {
+            return new Answer(asFar.planning(), asFar.look(), List.of(), Optional.empty(), Map.of());
+        }
+        List<Problem> obstacles = new ArrayList<>(asFar.aside());
+        obstacles.addAll(LayerTroubles.of(done.plan(), trade.body()));
+        return new Answer(
+                done,
+                asFar.look(),
+                List.copyOf(obstacles),
+                Optional.of(Confidence.of(done.plan().network(), done.plan().schedule(), MORNINGS)),
+                costs(done.plan(), asFar.look(), job));
     }
 
     /** By how much it is ready sooner without each wish, near this order or the one before the last change. */
-    private Map<Wish, Integer> costs(Plan plan, Job job) {
+    private Map<Wish, Integer> costs(Plan plan, Look look, Job job) {
         Map<Wish, Integer> costs = new LinkedHashMap<>();
         Brief seated = plan.brief().seated(plan.chairIn());
         List<Schedule> starts = new ArrayList<>(List.of(plan.schedule()));
         orderBefore(job).ifPresent(starts::add);
-        for (Wish wish : job.look().wishes()) {
+        for (Wish wish : look.wishes()) {
             if (wish.kind() == Wish.Kind.IF_TIME) {
                 continue;
             }
-            Look without = job.look()
-                    .wishing(job.look().wishes().stream()
+            Look without = look
+                    .wishing(look.wishes().stream()
                             .filter(w -> !w.equals(wish))
                             .toList());
             starts.stream()
@@ -226,9 +265,10 @@ public class Plans {
     /** A changed job, and what the change did to the plan, in words. */
     public record Changed(Job job, String said) {}
 
-    /** A plan of the job's look under another brief, near the order of the job's own plan. */
+    /** A plan of as much of the job's look as is planned, under another brief, near the order of the job's own plan. */
     public Planning near(Job job, Brief brief) {
-        return full.plan(job.look(), brief, of(job).plan().map(Plan::schedule));
+        Answer answer = of(job);
+        return full.plan(answer.look(), brief, answer.plan().map(Plan::schedule));
     }
 
     /** The plan a stored schedule belonged to; planned anew where the trade's data have changed since. */
@@ -246,6 +286,11 @@ public class Plans {
     /** A rough plan, for comparing choices with one another; only ever compared with another rough one. */
     public Planning rough(Look look, Brief brief) {
         return rough.plan(look, brief);
+    }
+
+    /** Tries changes of a look on a copy, with every rule, before they are offered. */
+    public Trials trials(Look look, Brief brief) {
+        return new Trials(rough, look, brief);
     }
 
     /** How a look can do without a material. */

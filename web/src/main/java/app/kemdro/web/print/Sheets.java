@@ -59,7 +59,7 @@ public class Sheets {
 
     /** Fills a template, which must be well-formed XML, and prints it. */
     public byte[] pdf(String template, Map<String, Object> values) {
-        String page = templates.process(template, new Context(Locale.ENGLISH, values));
+        String page = Printable.of(templates.process(template, new Context(Locale.ENGLISH, values)));
         PdfRendererBuilder builder = new PdfRendererBuilder();
         for (int weight : new int[] {PLAIN, BOLD}) {
             builder.useFont(font(weight), "read", weight, FontStyle.NORMAL, true);

@@ -155,7 +155,7 @@ class OffController {
                 .filter(s -> now.state().step(s.id()).ended() != null)
                 .count();
         model.addAttribute("progress", done + " of " + now.removal().steps().size());
-        model.addAttribute("count", now.state().events().size());
+        model.addAttribute("count", now.all().size());
         model.addAttribute("hands", hands(now, at));
         model.addAttribute("clocks", clocks(now));
         model.addAttribute(

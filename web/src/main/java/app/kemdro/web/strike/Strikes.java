@@ -23,6 +23,7 @@ import app.kemdro.web.job.Jobs;
 import app.kemdro.web.plans.Plans;
 import app.kemdro.web.plans.Removals;
 import app.kemdro.web.plans.Words;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDateTime;
@@ -33,6 +34,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
@@ -52,6 +54,8 @@ public class Strikes {
 
     /** After "not yet" it is looked at again so much later, seconds. */
     private static final int LOOK_AGAIN = 120;
+
+    private static final int LONGEST_PRESS = 600;
 
     private final StrikeRunRepository strikes;
     private final StrikeEventRepository events;
@@ -92,8 +96,12 @@ public class Strikes {
         this.transaction = transaction;
     }
 
-    /** Where a strike stands. */
-    record Now(StrikeRun run, Base base, RunState state, Undoing undoing, Schedule schedule) {
+    /**
+     * Where a strike stands.
+     *
+     * @param all everything that was pressed, what was taken back too
+     */
+    record Now(StrikeRun run, Base base, List<RunEvent> all, RunState state, Undoing undoing, Schedule schedule) {
         Removal removal() {
             return base.removal();
         }
@@ -219,30 +227,36 @@ public class Strikes {
     /** Where this strike stands. */
     Now standing(StrikeRun run) {
         Base base = made.computeIfAbsent(run.id(), k -> base(run));
-        RunState state = RunState.of(events.findAllByStrikeIdOrderBySeq(run.id()).stream()
+        List<RunEvent> all = events.findAllByStrikeIdOrderBySeq(run.id()).stream()
                 .map(StrikeEventRow::event)
-                .toList());
+                .toList();
+        RunState state = RunState.of(all);
         return new Now(
                 run,
                 base,
+                all,
                 state,
                 new Undoing(base.removal(), run.beganAt(), state),
                 mapper.readValue(run.standing(), Schedule.class));
     }
 
     /**
-     * Takes in a press; the same id again changes nothing. Whoever has finished begins what is next, where nothing keeps it.
+     * Takes in a press; the same again changes nothing. Whoever has finished begins what is next, where nothing keeps it.
      *
      * @throws NotPossible when what is reported cannot be
      */
-    Now press(long jobId, String id, Type type, String hands, String step, String text, String account) {
+    Now press(long jobId, String press, Type type, String hands, String step, String text, String account) {
         synchronized (lock(jobId)) {
             StrikeRun run = open(jobId).orElseThrow(() -> new NotPossible("No strike is on. Begin one in Strike."));
             Now before = standing(run);
-            if (!id.matches("[A-Za-z0-9_:,/ ().'-]{4,230}")) {
-                throw new NotPossible("The press has no id of its own.");
+            if (press.isBlank() || press.length() > LONGEST_PRESS) {
+                throw new NotPossible("The press does not say which it is. Load the page again.");
             }
-            if (before.state().events().stream().anyMatch(e -> e.id().equals(id))) {
+            // whatever people and steps are called, and from whichever screen: the same press has the same id
+            String id = UUID.nameUUIDFromBytes(
+                            String.join("\n", press, type.name(), hands, step).getBytes(StandardCharsets.UTF_8))
+                    .toString();
+            if (before.all().stream().anyMatch(e -> e.id().equals(id))) {
                 return before;
             }
             RunEvent event = checked(new RunEvent(id, now(), hands, type, step, LOOK_AGAIN, 0, text), before);
@@ -265,7 +279,7 @@ public class Strikes {
         Now now = standing(run);
         Schedule schedule = removals.again(now.undoing(), now.schedule(), now());
         run.stand(mapper.writeValueAsString(schedule));
-        return new Now(run, now.base(), now.state(), now.undoing(), schedule);
+        return new Now(run, now.base(), now.all(), now.state(), now.undoing(), schedule);
     }
 
     /** What free hands begin by themselves. */
