@@ -14,8 +14,23 @@ public final class Paint {
 
     public static final Reflectance CARD_BLACK = Reflectance.grey(0.04);
 
-    /** So thick in scattering lengths a film counts as hiding everything, where a swatch shows no difference at all. */
+    /** A film that hides everything hides by at least so many times its own b·S·X. */
     private static final double HIDES = 4;
+
+    /**
+     * S·X of a film that hides everything. Such a swatch tells K/S and not how much of either there is; assumed is one scattering
+     * for all wavelengths: as much as the lightest of them needs so as to hide, and no less than this. Then black swallows a white
+     * as it does at the table, and blue and yellow make green (judgement, held to that by tests).
+     */
+    private static final double HIDING_SCATTER = 4;
+
+    /** Differences of cube roots between both grounds from which a swatch begins to tell how much it scatters, and from which it fully does. */
+    private static final double BEGINS_TO_TELL = 0.006;
+
+    private static final double TELLS = 0.018;
+
+    /** Bands for which the assumption counts beside those that tell. */
+    private static final double DOUBT = 6;
 
     private static final double NOTHING = 1e-9;
 
@@ -51,6 +66,11 @@ public final class Paint {
         }
         double[] k = new double[BANDS];
         double[] s = new double[BANDS];
+        double[] ratio = new double[BANDS];
+        double[] told = new double[BANDS];
+        double log = DOUBT * Math.log(HIDING_SCATTER / gramsPerM2);
+        double sum = DOUBT;
+        double needed = 0;
         for (int i = 0; i < BANDS; i++) {
             double rw = overWhite.band(i);
             double rb = Math.min(overBlack.band(i), rw - NOTHING);
@@ -61,6 +81,7 @@ public final class Paint {
             if (rb / gb <= rw / gw * (1 + 1e-6)) {
                 // what adds no light over black only swallows: R = Rg·exp(−2KX)
                 k[i] = Math.max(0, Math.log(gw / rw) / 2) / gramsPerM2;
+                told[i] = -1;
                 continue;
             }
             double a = Math.max(1 + NOTHING, Math.abs(bottom) < NOTHING ? 1 : top / bottom);
@@ -70,22 +91,44 @@ public final class Paint {
             double g = onWhite ? gw : gb;
             double coth = (1 - a * (r + g) + r * g) / (b * (r - g));
             double sx = coth > 1 + 1e-12 ? 0.5 * Math.log((coth + 1) / (coth - 1)) / b : HIDES / b;
-            s[i] = Math.min(sx, HIDES / Math.max(b, 0.05)) / gramsPerM2;
-            k[i] = s[i] * (a - 1);
+            ratio[i] = a - 1;
+            s[i] = Math.max(NOTHING, sx) / gramsPerM2;
+            told[i] = smooth((Math.cbrt(rw) - Math.cbrt(rb) - BEGINS_TO_TELL) / (TELLS - BEGINS_TO_TELL));
+            if (told[i] < 1) {
+                needed = Math.max(needed, HIDES / Math.max(b, 0.05) / gramsPerM2);
+            }
+            log += told[i] * Math.log(s[i]);
+            sum += told[i];
+        }
+        double hiding = Math.max(Math.exp(log / sum), needed);
+        for (int i = 0; i < BANDS; i++) {
+            if (told[i] >= 0) {
+                s[i] = Math.exp(told[i] * Math.log(s[i]) + (1 - told[i]) * Math.log(hiding));
+                k[i] = s[i] * ratio[i];
+            }
         }
         return new Paint(k, s);
     }
 
-    /** A paint that hides fully in a film of this weight, known by its colour only. */
+    /** From 0 to 1 without a corner. */
+    private static double smooth(double x) {
+        double t = Math.max(0, Math.min(1, x));
+        return t * t * (3 - 2 * t);
+    }
+
+    /** A paint that hides fully in a film of this weight, known by its colour only; how much it scatters is assumed (see there). */
     public static Paint opaque(Reflectance colour, double gramsPerM2) {
         double[] k = new double[BANDS];
         double[] s = new double[BANDS];
+        double scatter = HIDING_SCATTER;
         for (int i = 0; i < BANDS; i++) {
             double r = colour.band(i);
-            double a = (1 + r * r) / (2 * r);
-            double b = Math.sqrt(Math.max(0, a * a - 1));
-            s[i] = HIDES / Math.max(b, 0.05) / gramsPerM2;
-            k[i] = s[i] * (a - 1);
+            k[i] = (1 + r * r) / (2 * r) - 1;
+            scatter = Math.max(scatter, HIDES / Math.max(Math.sqrt(Math.max(0, k[i] * (k[i] + 2))), 0.05));
+        }
+        for (int i = 0; i < BANDS; i++) {
+            s[i] = scatter / gramsPerM2;
+            k[i] *= s[i];
         }
         return new Paint(k, s);
     }

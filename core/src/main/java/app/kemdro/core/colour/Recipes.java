@@ -5,19 +5,24 @@ import static app.kemdro.core.colour.Observer.BANDS;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
  * The mix of at most three paints nearest to a colour. Every pair is tried in ratios from 1 : 32 to 32 : 1, the best of them with every
- * third paint; the best of all are refined. Straight distance sorts, CIEDE2000 decides.
+ * third paint; the best of all are refined. CIEDE2000 decides throughout, also of colours that no mix reaches.
  */
 public final class Recipes {
     private static final double[] RATIOS = {1 / 32.0, 1 / 16.0, 1 / 8.0, 1 / 4.0, 1 / 2.0, 1, 2, 4, 8, 16, 32};
-    private static final int BEST_PAIRS = 70;
-    private static final int REFINED = 30;
+    private static final int BEST_PAIRS = 120;
+    private static final int REFINED = 60;
+
+    /** From so many different shares the same paints are begun with, because a hollow may have more than one bottom. */
+    private static final int BEGUN_FROM = 3;
 
     /** A third paint must bring the mix nearer by so much, CIEDE2000, to be worth opening (judgement). */
     private static final double WORTH = 0.3;
@@ -71,10 +76,11 @@ public final class Recipes {
             singles.add(mix(new int[] {p}, 1));
             for (int q = p + 1; q < paints.size(); q++) {
                 int[] both = {p, q};
-                pairs.add(Arrays.stream(RATIOS)
+                Arrays.stream(RATIOS)
                         .mapToObj(r -> mix(both, r, 1))
-                        .min(Comparator.comparingDouble(Mix::off))
-                        .orElseThrow());
+                        .sorted(Comparator.comparingDouble(Mix::off))
+                        .limit(BEGUN_FROM)
+                        .forEach(pairs::add);
             }
         }
         pairs.sort(Comparator.comparingDouble(Mix::off));
@@ -82,8 +88,13 @@ public final class Recipes {
         all.addAll(pairs);
         pairs.stream().limit(BEST_PAIRS).parallel().flatMap(this::withThird).forEachOrdered(all::add);
         all.sort(Comparator.comparingDouble(Mix::off));
-        List<Recipe> found = new ArrayList<>(all.stream()
+        Map<List<Integer>, Integer> begun = new HashMap<>();
+        List<Mix> starts = all.stream()
+                .filter(m -> begun.merge(Arrays.stream(m.paints()).sorted().boxed().toList(), 1, Integer::sum)
+                        <= BEGUN_FROM)
                 .limit(REFINED)
+                .toList();
+        List<Recipe> found = new ArrayList<>(starts.stream()
                 .parallel()
                 .map(this::refined)
                 .map(this::recipe)
@@ -125,7 +136,7 @@ public final class Recipes {
 
     private Mix mix(int[] which, double... parts) {
         double[] shares = shares(parts);
-        return new Mix(which, shares, coarse.colour(which, shares).distance(target));
+        return new Mix(which, shares, coarse.colour(which, shares).difference(target));
     }
 
     private static double[] shares(double[] parts) {

@@ -118,13 +118,16 @@ public final class Drying {
         return OptionalDouble.of(Math.max(surface, inside));
     }
 
-    /** Newton's law of cooling towards the temperature at which it would rest. */
+    /**
+     * Newton's law of cooling towards the temperature at which it would rest. It is laid when it is no hotter than skin takes, and
+     * can be worked from then on; what comes before that is waited for in the cup.
+     */
     private static DryingTimes cooling(Melt melt, Surroundings around) {
         double tau = around.tau(melt);
         return new DryingTimes(
-                cooled(melt.from(), melt.safe(), around.restC(), tau),
-                cooled(melt.from(), melt.gels(), around.restC(), tau),
-                cooled(melt.from(), melt.firm(), around.restC(), tau));
+                OptionalDouble.of(0),
+                cooled(melt.safe(), melt.gels(), around.restC(), tau),
+                cooled(melt.safe(), melt.firm(), around.restC(), tau));
     }
 
     private static OptionalDouble cooled(double from, double to, double rest, double tau) {

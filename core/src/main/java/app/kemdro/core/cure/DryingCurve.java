@@ -52,8 +52,8 @@ public record DryingCurve(List<Point> points) {
         }
         if (setting instanceof Melt melt) {
             Surroundings around = Surroundings.of(room, ground, blow);
-            double celsius = around.restC() + (melt.from() - around.restC()) * Math.exp(-at / around.tau(melt));
-            return (celsius - melt.firm()) / (melt.from() - melt.firm());
+            double celsius = around.restC() + (melt.safe() - around.restC()) * Math.exp(-at / around.tau(melt));
+            return (celsius - melt.firm()) / (melt.safe() - melt.firm());
         }
         if (setting instanceof Bulk bulk) {
             return bulk(bulk, bulk.sorbs() * blow.from(room).relativeHumidity(), at, end);

@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 
 /** What one day of a plan takes, and what takes it off again. */
 public final class Amounts {
@@ -67,7 +68,7 @@ public final class Amounts {
         Map<Material, Sum> sums = new LinkedHashMap<>();
         Performer performer = plan.brief().performer();
         for (PlannedStep step : plan.steps()) {
-            step.material().filter(m -> !m.isForm()).ifPresent(m -> {
+            step.material().filter(m -> !m.isForm() && !m.each()).ifPresent(m -> {
                 Sum sum = sums.computeIfAbsent(m, k -> new Sum());
                 sum.laid += Areas.laid(m, step, performer, trade.body());
                 sum.zones.addAll(step.zones());
@@ -81,15 +82,15 @@ public final class Amounts {
         Map<Material, Sum> sums = new LinkedHashMap<>();
         Set<String> counted = new HashSet<>();
         for (PlannedStep step : plan.steps()) {
-            Material form = step.form()
-                    .or(() -> step.material().filter(Material::isForm))
-                    .orElse(null);
-            if (form == null || !counted.add(step.entryId() + " " + form.id())) {
-                continue;
-            }
-            Sum sum = sums.computeIfAbsent(form, k -> new Sum());
-            sum.pieces += number(step, look, plan.brief().performer());
-            sum.zones.addAll(step.formZones());
+            Stream.concat(
+                            step.form().stream(),
+                            step.material().filter(m -> m.isForm() || m.each()).stream())
+                    .filter(m -> counted.add(step.entryId() + " " + m.id()))
+                    .forEach(m -> {
+                        Sum sum = sums.computeIfAbsent(m, k -> new Sum());
+                        sum.pieces += number(step, look, plan.brief().performer());
+                        sum.zones.addAll(step.formZones());
+                    });
         }
         return sums;
     }

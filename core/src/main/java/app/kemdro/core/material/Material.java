@@ -13,6 +13,8 @@ import org.jspecify.annotations.Nullable;
  * @param surface what it offers to whatever is laid on it, a word of layers.yaml
  * @param drawn pattern in which its layer is drawn
  * @param setting how it comes to rest, or none for what rests at once
+ * @param load g/m² of one normal coat of what has no film, 0 where that follows from what it is
+ * @param each whether it is counted in things, as a nail's tab is, and not weighed
  * @param places surfaces of the body it may lie on; empty for the bench and for pieces off the body
  * @param seals whether no vapour passes through it, so that nothing below it can dry
  * @param strips surfaces that it takes off again, for a cleaner
@@ -35,6 +37,8 @@ public record Material(
         String surface,
         String drawn,
         @Nullable Setting setting,
+        double load,
+        boolean each,
         Set<Place> places,
         boolean seals,
         Set<String> strips,
@@ -53,6 +57,7 @@ public record Material(
     private static final Set<String> FORMS = Set.of("piece", "cap", "rigid", "tooth", "nail", "build", "hair");
     private static final double GREASE_MM = 0.05;
     private static final double DUST_MM = 0.02;
+    private static final double CM2_IN_M2 = 10_000;
 
     /** Whether it leaves a layer. */
     public boolean isLayer() {
@@ -73,12 +78,15 @@ public record Material(
     }
 
     /**
-     * Grams laid on a square centimetre in one coat. Creams count 2 mg/cm², the thin even film of ISO 24444 (from memory);
-     * dust 0.3 mg/cm² (judgement).
+     * Grams laid on a square centimetre in one coat. What says its load has that. Creams count 2 mg/cm², the thin even
+     * film of ISO 24444 (from memory); dust 0.3 mg/cm² (judgement).
      */
     public double gramsPerCm2() {
+        if (load > 0) {
+            return load / CM2_IN_M2;
+        }
         if (setting instanceof Film film) {
-            return film.coat() / 10_000;
+            return film.coat() / CM2_IN_M2;
         }
         return setting == null ? kind.equals("paint") ? 0.002 : 0.0003 : setting.thicknessMm() / 10 * 1.1;
     }

@@ -24,6 +24,8 @@ final class MaterialReader {
                 "melt",
                 "reacts",
                 "places",
+                "load",
+                "each",
                 "seals",
                 "strips",
                 "degreases",
@@ -55,6 +57,8 @@ final class MaterialReader {
                 node.text("surface", ""),
                 node.text("drawn", node.get("kind").text()),
                 setting(node),
+                node.number("load", 0, 0, 2000),
+                node.flag("each"),
                 places(node),
                 node.flag("seals"),
                 new LinkedHashSet<>(node.words("strips")),
@@ -148,8 +152,8 @@ final class MaterialReader {
                 node.get("firm").number(5, 150),
                 node.get("thickness").number(0.1, 40),
                 node.get("heat").number(0.5, 6));
-        if (melt.gels() >= melt.from() || melt.firm() > melt.gels()) {
-            throw node.broken("temperatures must fall from runny over gels to firm");
+        if (melt.safe() > melt.from() || melt.gels() >= melt.safe() || melt.firm() > melt.gels()) {
+            throw node.broken("temperatures must fall from runny over safe and gels to firm");
         }
         return melt;
     }

@@ -10,12 +10,14 @@ import app.kemdro.core.look.Brief;
 import app.kemdro.core.material.Material;
 import app.kemdro.core.material.Setting;
 import app.kemdro.core.method.StepTemplate;
+import app.kemdro.core.method.StepTemplate.Begins;
 import app.kemdro.core.method.StepTemplate.Coats;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Composition.Entry;
 import app.kemdro.core.schedule.Task;
 import app.kemdro.core.schedule.Task.Mode;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -43,6 +45,9 @@ final class Expansion {
 
     private static final int GRID = 5;
 
+    /** A window shorter than this is none to work with, seconds (judgement). */
+    private static final int LEAST_WINDOW = 30;
+
     private final Trade trade;
     private final Body body;
     private final Brief brief;
@@ -52,13 +57,14 @@ final class Expansion {
 
     private record Laying(Setting setting, Ground ground, Blow blow) {}
 
-    /** A step, its task, and the place of its template in the technique. */
+    /** A step, its task, the place of its template in the technique, and in how many sections it is laid and worked into. */
     record Expanded(
             Entry entry,
             PlannedStep step,
             Task task,
             int loop,
-            @Nullable String eachZone) {}
+            @Nullable String eachZone,
+            int sections) {}
 
     Expansion(Trade trade, Brief brief, Composition composition) {
         this.composition = composition;
@@ -144,9 +150,14 @@ final class Expansion {
             holds.addAll(zones);
         }
         holds.removeAll(everything ? Set.of() : Set.copyOf(zones));
+        int work = away ? brief.costumeMinutes() * 60 : work(entry, template, zones);
+        Set<Begins> follow = drying.isPresent() ? follow(entry, template) : Set.of();
+        int laying = (int) Math.ceil(work
+                * brief.crew().stream().mapToDouble(Brief.Hands::pace).max().orElse(1));
+        List<Mode> modes = modes(template, drying, dryingCool, material, follow);
         Task task = new Task(
                 id,
-                away ? brief.costumeMinutes() * 60 : work(entry, template, zones),
+                work,
                 everything || template.aside() ? Set.of() : Set.copyOf(zones),
                 template.aside() ? Set.of() : holds,
                 template.posture(),
@@ -155,8 +166,12 @@ final class Expansion {
                     case ANY -> Task.Needs.ANYONE;
                     case NONE -> Task.Needs.NOBODY;
                 },
-                ways(template, modes(template, drying, dryingCool, material)));
-        return new Expanded(entry, step, task, coat, each);
+                ways(
+                        template,
+                        modes.stream()
+                                .map(m -> fromFirstStroke(m, laying, follow))
+                                .toList()));
+        return new Expanded(entry, step, task, coat, each, sections(modes.get(0), laying, follow));
     }
 
     private DryingTimes drying(Setting setting, Ground ground, Blow blow) {
@@ -199,11 +214,28 @@ final class Expansion {
                 .toList();
     }
 
+    /** How what comes next in a technique waits for the film of this step. */
+    private static Set<Begins> follow(Entry entry, StepTemplate template) {
+        Set<Begins> waits = EnumSet.noneOf(Begins.class);
+        List<StepTemplate> steps = entry.technique().steps();
+        for (int k = 0; k < steps.size(); k++) {
+            StepTemplate next = steps.get(k);
+            boolean follows = next.after().isEmpty()
+                    ? k > 0 && steps.get(k - 1).id().equals(template.id())
+                    : next.after().contains(template.id());
+            if (follows) {
+                waits.add(next.begins());
+            }
+        }
+        return waits;
+    }
+
     private static List<Mode> modes(
             StepTemplate template,
             Optional<DryingTimes> drying,
             Optional<DryingTimes> cool,
-            Optional<Material> material) {
+            Optional<Material> material,
+            Set<Begins> follow) {
         if (drying.isEmpty()) {
             int waits = (int) Math.round(template.waitsMinutes() * 60);
             return List.of(waits == 0 ? Mode.NOTHING : new Mode(0, waits, Mode.NEVER, waits));
@@ -216,16 +248,61 @@ final class Expansion {
                     new Mode(0, times.tacky().isPresent() ? seconds(times.tacky()) : settled, closes(times), settled));
         }
         if (cool.isPresent() && cool.get().clear().isPresent()) {
-            int tool = seconds(cool.get().clear());
-            boolean worth = modes.isEmpty() || modes.get(0).settled() > Math.max(WORTH_A_DRYER, tool);
+            Mode blown = blown(times, cool.get(), follow.contains(Begins.TACKY));
+            boolean worth = modes.isEmpty() || modes.get(0).settled() > Math.max(WORTH_A_DRYER, blown.tool());
             if (worth) {
-                modes.add(new Mode(tool, 0, Mode.NEVER, 0));
+                modes.add(blown);
             }
         }
         if (modes.isEmpty()) {
             throw new NeverDry(material.map(Material::name).orElse(""));
         }
         return modes;
+    }
+
+    /**
+     * The dryer in hand until it is clear; what closes and is wanted tacky is blown only until it grabs, and the rest of its time
+     * runs in still air.
+     */
+    private static Mode blown(DryingTimes still, DryingTimes cool, boolean wantedTacky) {
+        if (still.closes().isEmpty()) {
+            return new Mode(seconds(cool.clear()), 0, Mode.NEVER, 0);
+        }
+        if (!wantedTacky || still.tacky().isEmpty() || cool.tacky().isEmpty()) {
+            return new Mode(seconds(cool.clear()), 0, 0, 0);
+        }
+        int grabs = seconds(still.tacky());
+        int closes = Math.max(GRID, seconds(still.closes()) - grabs);
+        int clear = still.clear().isPresent() ? Math.max(closes, seconds(still.clear()) - grabs) : closes;
+        return new Mode(seconds(cool.tacky()), 0, closes, clear);
+    }
+
+    /**
+     * A window counts from the first stroke of what must still be open when the next step comes. Where laying takes longer than
+     * that leaves, it is laid and worked into section by section, and the window is that of the last.
+     */
+    private static Mode fromFirstStroke(Mode mode, int laying, Set<Begins> follow) {
+        return sections(mode, laying, follow) == 1 && worksInto(follow) && open(mode, follow) < Mode.NEVER
+                ? mode.openFor(open(mode, follow) - laying)
+                : mode;
+    }
+
+    /** In how many sections something is laid and worked into, because its film does not stay open for all of it; 1 in one go. */
+    private static int sections(Mode mode, int laying, Set<Begins> follow) {
+        int open = open(mode, follow);
+        int opens = follow.contains(Begins.WET) ? 0 : mode.usable();
+        return !worksInto(follow) || open >= Mode.NEVER || open - laying >= opens + LEAST_WINDOW
+                ? 1
+                : (int) Math.ceil(laying / (double) Math.max(LEAST_WINDOW, open - opens)) + 1;
+    }
+
+    private static boolean worksInto(Set<Begins> follow) {
+        return follow.contains(Begins.TACKY) || follow.contains(Begins.WET);
+    }
+
+    /** Seconds after the end for which the last stroke is open for what follows. */
+    private static int open(Mode mode, Set<Begins> follow) {
+        return follow.contains(Begins.WET) ? Math.min(mode.usable(), mode.closes()) : mode.closes();
     }
 
     private static int closes(DryingTimes times) {

@@ -479,10 +479,25 @@ public final class LookPlanner {
                 schedule,
                 chairIn,
                 draft.brief(),
-                Stream.concat(notes(draft.composition(), draft.brief()).stream(), draft.wishes().notes().stream())
+                Stream.of(notes(draft.composition(), draft.brief()), draft.wishes().notes(), sections(draft))
+                        .flatMap(List::stream)
                         .toList(),
                 draft.stacks(),
                 List.of());
+    }
+
+    /** Steps whose film closes before all of it is laid. */
+    private static List<Problem> sections(Draft draft) {
+        List<Problem> notes = new ArrayList<>();
+        for (Expanded step : draft.steps()) {
+            if (step.sections() > 1) {
+                notes.add(Problem.note(
+                        "“%s” closes before all of it is laid.".formatted(step.step().titleWithPlace()),
+                        "Lay and work it in %d sections, each while it is open.".formatted(step.sections()),
+                        step.step().zones()));
+            }
+        }
+        return notes;
     }
 
     private static Problem tooLate(Outcome.TooLate late, List<PlannedStep> steps) {

@@ -52,6 +52,11 @@ public record Task(
         return new Task(id, Math.max(1, alone), zones, holds, posture, needs, modes);
     }
 
+    /** The same, done in these ways. */
+    public Task in(List<Mode> others) {
+        return new Task(id, work, zones, holds, posture, needs, others);
+    }
+
     /** The same, that can be worked into for as long as one likes. */
     public Task neverClosing() {
         return new Task(
@@ -126,6 +131,11 @@ public record Task(
         /** The same, open for as long as one likes. */
         Mode neverClosing() {
             return new Mode(tool, usable, NEVER, settled, together);
+        }
+
+        /** The same, open for so many seconds after the end and no longer. */
+        public Mode openFor(int seconds) {
+            return new Mode(tool, usable, Math.min(closes, seconds), settled, together);
         }
 
         /** The same done by two pairs of hands. */

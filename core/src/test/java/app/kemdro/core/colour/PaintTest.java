@@ -112,6 +112,45 @@ class PaintTest {
         assertThat(base.contrastRatio(2)).isLessThan(0.98);
     }
 
+    /** At every table: equal parts of a white and a black that hide make a middling to dark grey, never nearly white. */
+    @Test
+    void whiteAndBlackInEqualPartsAreADarkGrey() {
+        Paint white = Paint.opaque(reflectance("#f2f0ea"), 20);
+        Paint black = Paint.opaque(reflectance("#1a1919"), 20);
+        assertThat(half(white, black).l()).isBetween(30.0, 60.0);
+        Paint whiteSwatch = paint("#f2f0ea", "#f2f0ea");
+        Paint blackSwatch = paint("#1a1919", "#1a1919");
+        assertThat(half(whiteSwatch, blackSwatch).l()).isBetween(30.0, 60.0);
+    }
+
+    /** And blue and yellow make a green: hue between yellow (about 90) and blue (about 270) by way of green. */
+    @Test
+    void blueAndYellowMakeGreen() {
+        for (String[] pair : new String[][] {{"#f0c818", "#1f4fa0"}, {"#e8d22a", "#1c6fb0"}}) {
+            Lab opaque = half(Paint.opaque(reflectance(pair[0]), 20), Paint.opaque(reflectance(pair[1]), 20));
+            Lab swatch = half(paint(pair[0], pair[0]), paint(pair[1], pair[1]));
+            for (Lab mixed : List.of(opaque, swatch)) {
+                assertThat(mixed.hue()).as(pair[0] + " and " + pair[1]).isBetween(110.0, 220.0);
+                assertThat(mixed.chroma()).isGreaterThan(8);
+            }
+        }
+    }
+
+    /** A swatch that hides all but for one step of an 8-bit screen mixes much as one that hides: no cliff between them. */
+    @Test
+    void aSwatchThatNearlyHidesMixesAsOneThatDoes() {
+        Paint white = paint("#f2f0ea", "#f2f0ea");
+        Lab hides = half(white, paint("#1a1919", "#1a1919"));
+        Lab nearly = half(white, paint("#1a1919", "#191818"));
+        assertThat(nearly.difference(hides)).isLessThan(6);
+    }
+
+    private static Lab half(Paint a, Paint b) {
+        return Paint.mix(List.of(new Paint.Share(a, 1), new Paint.Share(b, 1)))
+                .masstone()
+                .lab();
+    }
+
     /** Handbook section 8: burgundy from red and black, darker and duller than the red and still red. */
     @Test
     void redAndALittleBlackIsBurgundy() {

@@ -53,6 +53,16 @@ class RecipesTest {
                 .isCloseTo(found.difference(), org.assertj.core.api.Assertions.within(1e-6));
     }
 
+    /** Colours that no mix of the kit reaches: the nearest that is found is still as near as trying all of them. */
+    @ParameterizedTest
+    @ValueSource(strings = {"#00ff40", "#ff00c8", "#1020ff", "#ffe000", "#00d0ff", "#ff3000"})
+    void whatNoMixReachesIsMissedByNoMoreThanItMustBe(String beyond) {
+        List<Paint> kit = Paints.drawn(11, 7);
+        Lab target = Srgb.hex(beyond).lab();
+        assertThat(Recipes.nearest(kit, target, 3).get(0).difference())
+                .isLessThanOrEqualTo(exhaustive(kit, target) + 0.5);
+    }
+
     @Test
     void aPaintOfTheKitIsItsOwnRecipe() {
         List<Paint> kit = Paints.drawn(9, 40);

@@ -75,7 +75,7 @@ class UndoingTest {
         assertThat(now().covered()).isEmpty();
         assertThat(now().soaking()).isEmpty();
         // somebody looks every half minute, and presses up to that much too soon or too late
-        assertThat(second).isBetween(REMOVAL.seconds() * 9 / 10, REMOVAL.seconds() * 5 / 4);
+        assertThat(second).isBetween(REMOVAL.seconds() * 8 / 10, REMOVAL.seconds() * 5 / 4);
     }
 
     @Test

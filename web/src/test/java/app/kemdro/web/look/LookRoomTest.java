@@ -72,7 +72,8 @@ class LookRoomTest {
     void aContradictionIsNamedAndCanBeTakenOffAgain() {
         Job job = fresh("contradiction");
         press(job, "add", "technique", "brow-powder-each", "zones", "brow-left");
-        assertThat(plans.of(jobs.get(job.id())).plan()).isEmpty();
+        assertThat(plans.of(jobs.get(job.id())).plan()).isPresent();
+        assertThat(plans.of(jobs.get(job.id())).obstacles()).isNotEmpty();
         assertThat(mvc.get()
                         .uri("/jobs/" + job.id() + "/order")
                         .with(user("ines").roles("LEAD")))
