@@ -14,6 +14,8 @@ import java.util.stream.Stream;
  * @param covers zones it always takes, empty where it takes those that were pressed
  * @param implied whether Kemdro inserts it by itself where a need is not met
  * @param between whether it is only ever put between two layers, to mend what would not hold
+ * @param worn whether it is worn over skin like a second one: over nose or mouth it can close an airway, and being covered by it is
+ *     agreed to
  * @param gives states its zones have afterwards
  * @param givesAround states that other zones have afterwards, as the forehead under a cap's edge
  * @param spoils states that no longer hold where it was done
@@ -33,6 +35,7 @@ public record Technique(
         boolean implied,
         boolean between,
         boolean performerOnly,
+        boolean worn,
         Count coats,
         Count items,
         List<Need> needs,

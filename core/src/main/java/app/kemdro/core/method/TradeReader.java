@@ -126,6 +126,7 @@ final class TradeReader {
                 "implied",
                 "between",
                 "performer-only",
+                "worn",
                 "coats",
                 "items",
                 "needs",
@@ -169,6 +170,7 @@ final class TradeReader {
                 node.flag("implied"),
                 node.flag("between"),
                 node.flag("performer-only"),
+                node.flag("worn"),
                 count(node.find("coats"), "coats"),
                 count(node.find("items"), "items"),
                 node.find("needs") == null

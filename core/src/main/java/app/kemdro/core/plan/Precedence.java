@@ -195,6 +195,8 @@ final class Precedence {
             case "cap-on", "rubber-to-paint" -> "with the cap on";
             case "piece-on" -> "with its piece on";
             case "edge-to-blend" -> "with something whose edge can be blended";
+            case "alcohol-melts" -> "with an edge that alcohol melts";
+            case "acetone-melts" -> "with an edge that acetone melts";
             case "base-to-shade" -> "with its base on";
             case "base" -> "with its base on";
             case "rubber-ground" -> "with castor grease as a barrier";

@@ -38,7 +38,6 @@ public final class Safety {
     /** What the key of a finding about a patch test begins with; the family follows. */
     public static final String PATCH = "patch ";
 
-    private static final Set<String> FORMS = Set.of("piece", "cap", "build");
     private static final Predicate<Material> STICKS =
             m -> m.kind().equals("adhesive") || m.kind().equals("latex");
 
@@ -232,7 +231,7 @@ public final class Safety {
         Set<String> slots = plan.steps().stream().map(s -> s.technique().slot()).collect(Collectors.toSet());
         List<Procedure> asked = new ArrayList<>();
         for (DataNode node : rules.get("consent").items()) {
-            node.onlyKeys(Set.of("id", "slots", "kinds", "zones", "always", "say"));
+            node.onlyKeys(Set.of("id", "slots", "kinds", "worn", "zones", "always", "say"));
             List<String> zones = node.words("zones").stream()
                     .flatMap(z -> trade.body().named(z).stream())
                     .toList();
@@ -240,7 +239,8 @@ public final class Safety {
             boolean lies = plan.stacks().entrySet().stream()
                     .filter(e -> zones.isEmpty() || zones.contains(e.getKey()))
                     .flatMap(e -> e.getValue().layers().stream())
-                    .anyMatch(l -> kinds.contains(l.material().kind()));
+                    .anyMatch(l -> kinds.contains(l.material().kind())
+                            || node.flag("worn") && l.technique().worn());
             if (node.flag("always") || lies || node.words("slots").stream().anyMatch(slots::contains)) {
                 asked.add(new Procedure(node.get("id").text(), node.get("say").text()));
             }
@@ -277,7 +277,7 @@ public final class Safety {
         boolean face = plan.stacks().entrySet().stream()
                         .filter(e -> trade.body().zone(e.getKey()).region().equals("face"))
                         .filter(e -> e.getValue().layers().stream()
-                                .anyMatch(l -> FORMS.contains(l.material().kind())))
+                                .anyMatch(l -> l.technique().worn()))
                         .count()
                 >= 3;
         if (care.panics() && face) {
@@ -293,7 +293,7 @@ public final class Safety {
                 .map(plan.stacks()::get)
                 .filter(s -> s != null)
                 .anyMatch(s -> s.layers().stream()
-                        .anyMatch(l -> FORMS.contains(l.material().kind())));
+                        .anyMatch(l -> l.technique().worn()));
     }
 
     private void lenses(Plan plan, Care care, List<Finding> all) {

@@ -29,6 +29,8 @@ import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 class SafetyTest {
@@ -98,6 +100,31 @@ class SafetyTest {
         Finding finding = finding(findings(PIECE, broken), "broken");
         assertThat(finding.kind()).isEqualTo(Kind.BLOCKS);
         assertThat(finding.what()).contains("left cheek").doesNotContain("throat");
+    }
+
+    /** Whatever is built up over skin is no paint: at nose and mouth it blocks, at the nose alone a sip is tested, and it is agreed to. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "cotton-build", "tissue-build", "age-stretch", "wax-build", "gel-scar", "skin-tear", "foam-piece",
+                "silicone-silicone", "latex-piece-fresh", "bought-piece"
+            })
+    void whateverIsBuiltUpOverNoseAndMouthIsLookedAt(String technique) {
+        Look both = look(entry(technique, "nose"), entry(technique, "upper-lip"));
+        assertThat(finding(findings(both, Care.UNKNOWN), "airways").kind()).isEqualTo(Kind.BLOCKS);
+        Look nose = look(entry(technique, "nose"));
+        assertThat(finding(findings(nose, Care.UNKNOWN), "sip").kind()).isEqualTo(Kind.WARNS);
+        assertThat(finding(findings(nose, Care.UNKNOWN), "consent").what()).contains("forms are stuck to the face");
+        Look much = look(entry(technique, "nose", "cheek-left", "cheek-right"));
+        Care panics = new Care(0, true, false, false, Set.of(), List.of());
+        assertThat(SAFETY.of(
+                        planned(much, brief(lead("Ines"))),
+                        much,
+                        STRIKE.of(planned(much, brief(lead("Ines")))),
+                        panics,
+                        Set.of(),
+                        planned(much, brief(lead("Ines"))).chairIn()))
+                .anyMatch(f -> f.key().equals("panic"));
     }
 
     @Test
