@@ -9,6 +9,7 @@ import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Areas;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
+import app.kemdro.core.strike.Removal;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -36,14 +37,27 @@ public final class Amounts {
         private final Set<String> zones = new TreeSet<>();
     }
 
-    /** Everything a plan of this look takes: removers first, because they are first in the bag, then by kind and name. */
-    public List<Need> of(Plan plan, Look look) {
+    /**
+     * Everything a plan of this look takes: removers first, because they are first in the bag, then by kind and name.
+     *
+     * @param removal how it comes off: what it is taken off with is what is packed
+     */
+    public List<Need> of(Plan plan, Look look, Removal removal) {
+        List<Need> needs = new ArrayList<>(laid(plan, look));
+        removers(removal).forEach((family, sum) -> needs.add(need(family, sum, true)));
+        return sorted(needs);
+    }
+
+    /** What a plan of this look lays and sets, without what takes it off, by kind and name. */
+    public List<Need> laid(Plan plan, Look look) {
         Map<Material, Sum> laid = laid(plan);
         pieces(plan, look).forEach((family, sum) -> laid.merge(family, sum, (a, b) -> b));
-        Map<Material, Sum> removers = removers(plan);
         List<Need> needs = new ArrayList<>();
         laid.forEach((family, sum) -> needs.add(need(family, sum, false)));
-        removers.forEach((family, sum) -> needs.add(need(family, sum, true)));
+        return sorted(needs);
+    }
+
+    private static List<Need> sorted(List<Need> needs) {
         needs.sort(Comparator.comparing((Need n) -> !n.removes())
                 .thenComparing(n -> n.family().kind())
                 .thenComparing(n -> n.family().name()));
@@ -104,21 +118,14 @@ public final class Amounts {
                 .orElse(1);
     }
 
-    /** Remover for every film, each on its zones once; the first that is named takes it. */
-    private Map<Material, Sum> removers(Plan plan) {
+    /** Every remover that the strike takes in hand, as much as it takes. */
+    private static Map<Material, Sum> removers(Removal removal) {
         Map<Material, Sum> sums = new LinkedHashMap<>();
-        Set<String> films = new HashSet<>();
-        for (PlannedStep step : plan.steps()) {
-            step.material().filter(m -> m.isLayer() && !m.removedBy().isEmpty()).ifPresent(m -> {
-                Material remover = trade.materials().family(m.removedBy().get(0));
-                for (String zone : step.zones()) {
-                    if (films.add(m.id() + " " + zone)) {
-                        Sum sum = sums.computeIfAbsent(remover, k -> new Sum());
-                        sum.laid += waste.removerPerCm2()
-                                * Areas.of(List.of(zone), plan.brief().performer(), trade.body());
-                        sum.zones.add(zone);
-                    }
-                }
+        for (Removal.Step step : removal.steps()) {
+            step.remover().filter(r -> step.grams() > 0).ifPresent(r -> {
+                Sum sum = sums.computeIfAbsent(r, k -> new Sum());
+                sum.laid += step.grams();
+                sum.zones.addAll(step.zones());
             });
         }
         return sums;

@@ -14,6 +14,8 @@ import app.kemdro.core.look.Brief.Performer;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.plan.Areas;
+import app.kemdro.core.schedule.Planner;
+import app.kemdro.core.strike.Strike;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.Samples;
 import java.util.List;
@@ -22,9 +24,10 @@ import org.junit.jupiter.api.Test;
 
 class AmountsTest {
     private static final Amounts AMOUNTS = new Amounts(TRADE, Waste.standard(TRADE.body()));
+    private static final Strike STRIKE = new Strike(TRADE, 0.02, Planner.trying(60));
 
     private static Need need(Plan plan, Look look, String family) {
-        return AMOUNTS.of(plan, look).stream()
+        return AMOUNTS.of(plan, look, STRIKE.of(plan)).stream()
                 .filter(n -> n.family().id().equals(family))
                 .findFirst()
                 .orElseThrow(() -> new AssertionError(family + " is not needed"));
@@ -108,7 +111,7 @@ class AmountsTest {
     void removersComeFirstAndThereIsOneForEveryAdhesive() {
         Look founder = Samples.bellFounder();
         Plan plan = planned(founder, brief(lead("Ines")));
-        List<Need> needs = AMOUNTS.of(plan, founder);
+        List<Need> needs = AMOUNTS.of(plan, founder, STRIKE.of(plan));
         assertThat(needs.get(0).removes()).isTrue();
         assertThat(needs).extracting(n -> n.family().id()).contains("adhesive-remover", "acrylic-adhesive");
         assertThat(need(plan, founder, "adhesive-remover").grams()).isGreaterThan(5);

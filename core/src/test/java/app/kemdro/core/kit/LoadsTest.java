@@ -14,7 +14,7 @@ import org.junit.jupiter.api.Test;
 
 class LoadsTest {
     private static List<Need> needs(Look look) {
-        return new Amounts(TRADE, Waste.standard(TRADE.body())).of(planned(look, brief(lead("Ines"))), look);
+        return new Amounts(TRADE, Waste.standard(TRADE.body())).laid(planned(look, brief(lead("Ines"))), look);
     }
 
     private static Need need(List<Need> needs, String family) {

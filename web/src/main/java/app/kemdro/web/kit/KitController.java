@@ -54,7 +54,6 @@ class KitController {
 
     private final Jobs jobs;
     private final Plans plans;
-    private final Products products;
     private final Rooms rooms;
     private final Trade trade;
     private final Amounts amounts;
@@ -63,6 +62,7 @@ class KitController {
     private final UsedUp used;
     private final Runs runs;
     private final Sheets sheets;
+    private final Stocks stocks;
     private final Substitutes substitutes;
     private final Safety safety;
 
@@ -74,7 +74,9 @@ class KitController {
             UsedUp used,
             Runs runs,
             Sheets sheets,
+            Stocks stocks,
             Trade trade) {
+        this.stocks = stocks;
         this.used = used;
         this.runs = runs;
         this.sheets = sheets;
@@ -82,7 +84,6 @@ class KitController {
         this.waste = Waste.standard(trade.body());
         this.jobs = jobs;
         this.plans = plans;
-        this.products = products;
         this.rooms = rooms;
         this.trade = trade;
         this.amounts = new Amounts(trade, waste);
@@ -197,25 +198,7 @@ class KitController {
     }
 
     private List<Stock> stock(Plan plan, Job job, int days) {
-        var house = products.search("", false);
-        return amounts.of(plan, job.look()).stream()
-                .map(n -> Stock.of(
-                        n,
-                        days,
-                        waste.density(n.family().id()),
-                        house,
-                        plan.brief().call().toLocalDate(),
-                        plan.brief().performer().reactsTo(),
-                        barring(n, plan)))
-                .toList();
-    }
-
-    private List<String> barring(Need need, Plan plan) {
-        return trade.materials().reactions().stream()
-                .filter(r -> need.family().contains().contains(r.id())
-                        && plan.brief().performer().reactsTo().contains(r.id()))
-                .map(r -> r.name())
-                .toList();
+        return stocks.of(plan, job, days);
     }
 
     private void fill(Model model, Plan plan, Job job, int days) {

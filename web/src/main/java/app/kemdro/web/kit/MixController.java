@@ -61,7 +61,7 @@ class MixController {
         Job job = jobs.get(id);
         Optional<Double> asked = read(grams, model);
         List<Need> needs = rooms.open(model, job, "kit")
-                .map(p -> amounts.of(p, job.look()))
+                .map(p -> amounts.laid(p, job.look()))
                 .orElse(List.of());
         List<Card> own = new ArrayList<>();
         List<Card> others = new ArrayList<>();

@@ -42,11 +42,9 @@ public class UsedUp {
     public void take(RunEnded ended) {
         List<Product> house = products.search("", false);
         LocalDate today = LocalDate.now(clock);
-        for (Need need : amounts.of(ended.plan().only(ended.done()), ended.look())) {
-            // what takes it off is used at home time, which is planned and counted on its own
-            if (!need.removes()) {
-                product(need, house, today).ifPresent(p -> take(need, p, ended));
-            }
+        // what takes it off is used at home time, which is planned and counted on its own
+        for (Need need : amounts.laid(ended.plan().only(ended.done()), ended.look())) {
+            product(need, house, today).ifPresent(p -> take(need, p, ended));
         }
     }
 

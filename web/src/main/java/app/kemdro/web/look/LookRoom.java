@@ -20,6 +20,7 @@ import app.kemdro.core.plan.Proposals;
 import app.kemdro.core.plan.Proposals.Proposal;
 import app.kemdro.core.plan.Proposals.Weighed;
 import app.kemdro.core.plan.Trials;
+import app.kemdro.core.plan.Unmet;
 import app.kemdro.core.plan.Reactions;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.plans.Plans;
@@ -303,6 +304,12 @@ final class LookRoom {
                 .orElse("");
     }
 
+    /** Why a technique cannot be put on these zones now: what the performer reacts to, or what is not there yet. */
+    private String cannot(Technique technique, List<String> on) {
+        String barred = barred(technique, on);
+        return barred.isEmpty() ? Unmet.of(job.look(), technique, on, trade).orElse("") : barred;
+    }
+
     /** Techniques that can be added, by what they do; of each family the school that suits the job best comes first. */
     Map<String, List<Offer>> offers() {
         Map<Effect, List<Offer>> byEffect = new EnumMap<>(Effect.class);
@@ -354,7 +361,7 @@ final class LookRoom {
                 t.name(),
                 t.because(),
                 w.because().isEmpty() ? "" : Letters.capital(w.because()) + ".",
-                barred(t, fit),
+                cannot(t, fit),
                 fit.size() == zones.size() ? "" : "only " + body.say(fit),
                 schools);
     }

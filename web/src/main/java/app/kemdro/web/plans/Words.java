@@ -4,6 +4,7 @@ import app.kemdro.core.look.Brief;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.schedule.Confidence;
 import app.kemdro.core.schedule.Placed;
+import java.util.List;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
@@ -11,6 +12,8 @@ import java.util.Optional;
 
 /** Times and changes as they are said. */
 public final class Words {
+    private static final int SHOWN = 3;
+
     private static final DateTimeFormatter HOUR = DateTimeFormatter.ofPattern("HH:mm");
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
 
@@ -129,5 +132,12 @@ public final class Words {
         LocalDateTime at = plan.brief().call().minusSeconds(confidence.by(share));
         LocalDateTime minute = at.withSecond(0).withNano(0);
         return minute.minusMinutes(minute.getMinute() % 5);
+    }
+
+    /** The first few of many, and how many there are besides. */
+    public static String few(List<String> all) {
+        int shown = all.size() <= SHOWN + 1 ? all.size() : SHOWN;
+        String said = String.join("; ", all.subList(0, shown));
+        return shown == all.size() ? said : said + "; and " + (all.size() - shown) + " more";
     }
 }

@@ -7,10 +7,14 @@ import app.kemdro.core.safety.Finding;
 import app.kemdro.core.safety.Finding.Kind;
 import app.kemdro.core.safety.Safety;
 import app.kemdro.core.safety.Safety.Procedure;
+import app.kemdro.core.plan.Problem;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.plans.Removals;
+import app.kemdro.web.plans.InTheWay;
+import app.kemdro.web.plans.Words;
 import java.time.Clock;
 import java.time.LocalDateTime;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -19,7 +23,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Says what stands between a job and the chair. */
 @Component
-public class Gate {
+public class Gate implements InTheWay {
     private final SafetyLiftRepository lifts;
     private final Safety safety;
     private final Removals removals;
@@ -58,6 +62,27 @@ public class Gate {
                 .filter(f -> f.kind() == Kind.BLOCKS && !lifted.containsKey(f.key()))
                 .map(Finding::what)
                 .toList();
+    }
+
+    @Override
+    public List<Problem> of(Job job, Plan plan) {
+        List<Finding> findings = findings(job, plan);
+        List<String> closed = closed(findings, lifted(job));
+        List<String> open = findings.stream()
+                .filter(f -> f.kind() == Kind.WARNS)
+                .map(Finding::what)
+                .map(what -> what.endsWith(".") ? what.substring(0, what.length() - 1) : what)
+                .toList();
+        List<Problem> lines = new ArrayList<>();
+        if (!closed.isEmpty()) {
+            lines.add(Problem.obstacle(
+                    true, "Nobody begins yet: " + String.join(" ", closed), "See to it in Safety.", List.of()));
+        }
+        if (!open.isEmpty()) {
+            lines.add(Problem.obstacle(
+                    false, "To be seen to: " + Words.few(open) + ".", "All of it stands in Safety.", List.of()));
+        }
+        return lines;
     }
 
     /** Lifted blocks by their key, with who lifted them and why. */

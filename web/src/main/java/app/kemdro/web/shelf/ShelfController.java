@@ -37,9 +37,19 @@ class ShelfController {
     private final Clock clock;
     private final OnTheJob onTheJob;
     private final Again again;
+    private final Obstacles obstacles;
 
     ShelfController(
-            Jobs jobs, Plans plans, Runs runs, Trade trade, Json json, Clock clock, OnTheJob onTheJob, Again again) {
+            Jobs jobs,
+            Plans plans,
+            Runs runs,
+            Trade trade,
+            Json json,
+            Clock clock,
+            OnTheJob onTheJob,
+            Again again,
+            Obstacles obstacles) {
+        this.obstacles = obstacles;
         this.again = again;
         this.onTheJob = onTheJob;
         this.jobs = jobs;
@@ -130,7 +140,7 @@ class ShelfController {
                 plan.map(p -> Words.hour(p.startBy())).orElse("–"),
                 Words.hour(job.brief().call()),
                 plan.map(ShelfController::says).orElse("No plan yet."),
-                sees ? answer.problems() : List.of(),
+                sees ? obstacles.of(job, answer) : List.of(),
                 runs.open(job.id()).isPresent(),
                 sees,
                 json.text(LookTints.figure(job.look(), Set.of(), trade)),
