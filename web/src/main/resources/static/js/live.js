@@ -48,6 +48,11 @@ async function exchange(address, options) {
   const text = await answer.text();
   // an answer to a press keeps the address; one that was sent elsewhere takes that address
   const stays = options?.method === 'POST' && !answer.redirected;
+  // another room has scripts and a header of its own: it is opened, not swapped in
+  if (answer.redirected && new URL(answer.url).pathname !== location.pathname) {
+    location.assign(answer.url);
+    return;
+  }
   if (!adopt(text, stays ? location.href : answer.url)) {
     document.open();
     document.write(text);

@@ -83,7 +83,7 @@ class HouseTest {
             .whereLayer("learn")
             .mayNotAccessAnyLayer()
             .whereLayer("kit")
-            .mayOnlyAccessLayers("datafile", "plan", "look", "method", "body", "material");
+            .mayOnlyAccessLayers("strike", "datafile", "plan", "look", "method", "body", "material");
 
     @ArchTest
     static final ArchRule noFrameworkAndNoClockInside = noClasses()

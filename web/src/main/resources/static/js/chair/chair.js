@@ -34,6 +34,15 @@ function html(tag, attributes = {}, ...children) {
   return node;
 }
 
+/** What a film is at this moment, and until when: one state and one word, for the clock, the figure and the middle alike. */
+export function stateOf(c, now) {
+  if (c.confirmed) return { state: 'dry', until: null, says: 'dry' };
+  if (now >= (c.closes ?? c.clear)) return { state: 'dry', until: null, says: c.closes && c.wanted ? 'closed' : 'look now' };
+  if (c.closes && now >= c.closes - 120000 && (!c.tacky || now >= c.tacky)) return { state: 'closing', until: c.closes, says: 'closing' };
+  if (c.tacky && now >= c.tacky) return { state: 'tacky', until: c.closes ?? c.clear, says: 'tacky' };
+  return { state: 'wet', until: c.tacky ?? c.clear, says: 'wet' };
+}
+
 class Chair {
   constructor() {
     this.base = document.body.dataset.chair;
@@ -122,12 +131,19 @@ class Chair {
       if (answer.ok) {
         this.take(said.view);
         this.say(said.said);
-      } else this.say(said.wrong ?? 'That was refused.');
+      } else if (said.ask) this.askBack(press, said.wrong);
+      else this.say(said.wrong ?? 'That was refused.');
       this.lost(false);
       this.draw();
     } catch {
       this.keep(press);
     }
+  }
+
+  /** A press that goes against a film or the order is meant only if that is said. */
+  async askBack(press, question) {
+    const meant = await this.choose(question, 'The clock says so; your eye decides.', [['Begin all the same', true, 'you have looked'], ['Wait', false]]);
+    if (meant) this.send({ ...press, id: crypto.randomUUID(), text: 'sure' });
   }
 
   /** Keeps a press and shows what it will have done, as far as this device can know. */
@@ -161,7 +177,7 @@ class Chair {
         const { press, at } = this.kept.first();
         const answer = await this.post(press, Date.now() - at);
         const said = await answer.json();
-        this.kept.shift();
+        this.kept.remove(press.id);
         if (answer.ok) this.take(said.view);
         else this.say(`Left aside: ${said.wrong}`);
       }
@@ -266,7 +282,8 @@ class Chair {
 
   /** The film a look is due at first: the one these keys answer for. */
   film() {
-    return this.view.clocks.find((c) => !c.confirmed && c.state !== 'dry') ?? this.view.clocks.find((c) => !c.confirmed);
+    const now = this.now();
+    return this.view.clocks.find((c) => stateOf(c, now).state !== 'dry') ?? this.view.clocks.find((c) => !c.confirmed);
   }
 
   actions() {
@@ -286,12 +303,28 @@ class Chair {
       { key: 'b', label: 'break', off: over || this.view.onBreak || this.view.hands.some((x) => x.running), act: () => this.send({ type: 'BREAK' }) },
       { key: 'h', label: 'hands', off: over, act: () => this.crew() },
       { key: 'm', label: 'note', off: over, act: () => this.note() },
+      { key: 'z', label: 'end', off: over, act: () => this.end() },
     ];
   }
 
   async leaveOut(step) {
     const text = await this.choose('Leave out', step.title, REASONS.map((r) => [r, r]), 'Or why, in a word');
     if (text) this.send({ type: 'SKIP', step: step.step, text });
+  }
+
+  /** The run can be left for a while or ended at any moment; what is done is kept, what is not stays undone. */
+  async end() {
+    const left = this.view.steps - this.view.done;
+    const what = await this.choose('End it here?', left ? `${left} of ${this.view.steps} steps are not done.` : 'All is done.', [
+      ['Go on', null],
+      ['Pause: the performer is called away', 'away', 'everything waits'],
+      ['End the day: the performer leaves the chair', 'end', 'what was done is in the book; the job can be begun again'],
+    ]);
+    if (what === 'end') this.send({ type: 'END' });
+    else if (what === 'away') {
+      const seconds = await this.choose('Away for how long?', '', AWAY.map(([words, s]) => [words, s]));
+      if (seconds) this.send({ type: 'AWAY', seconds });
+    }
   }
 
   /** What went wrong, then where: the way to put it right comes into the order at once. */
@@ -520,10 +553,26 @@ class Chair {
     if (v.onBreak && v.pauseWhy === 'reaction') {
       return [html('div', { class: 'c-notice stop', role: 'alert' }, html('h2', {}, 'Stop. Skin reacts.'), html('p', {}, 'Lay nothing more. Take off what lies there with its own remover, rinse, cool. Swelling of lips, eyes or throat, or trouble breathing: call emergency services at once. Go on only when somebody responsible has looked.'), html('p', {}, html('a', { href: `${this.base}/off` }, 'How it comes off fast')))];
     }
-    if (v.trouble) return [html('div', { class: 'c-notice stop', role: 'alert' }, html('h2', {}, 'Hands are missing'), html('p', {}, v.trouble))];
+    const missed = this.missed();
+    if (missed) return [this.windowClosed(missed)];
+    if (v.trouble) return [html('div', { class: 'c-notice stop', role: 'alert' }, html('h2', {}, 'This cannot all be kept'), html('p', {}, v.trouble))];
     if (this.helps.levers.length && v.inHand < 0) return [this.levers()];
     if (v.spare) return [html('div', { class: 'c-notice calm' }, html('p', {}, v.spare, ' ', html('b', {}, 'E'), ' puts them into the order.'))];
     return [];
+  }
+
+  /** A film that something was to go into and that has closed. */
+  missed() {
+    const now = this.now();
+    return this.view.clocks.find((c) => c.wanted && c.closes && now >= c.closes && !c.confirmed);
+  }
+
+  windowClosed(c) {
+    const again = html('button', { type: 'button', class: 'c-lever' }, html('b', {}, 'Lay it again'), html('span', {}, `${c.material}, ${c.where}`));
+    again.addEventListener('click', () => this.send({ type: 'REDO', step: c.step }));
+    const on = html('button', { type: 'button', class: 'c-lever' }, html('b', {}, 'Test and go on'), html('span', {}, c.wantedTitle));
+    on.addEventListener('click', () => this.send({ type: 'START', step: c.wanted, text: 'sure' }));
+    return html('div', { class: 'c-notice stop closed', role: 'alert' }, html('h2', {}, 'The window has closed'), html('p', {}, `${c.material}, ${c.where}, no longer grabs by the clock.`), html('div', { class: 'c-levers' }, again, on));
   }
 
   levers() {
@@ -582,9 +631,11 @@ class Chair {
   }
 
   clockBlocks() {
-    const open = this.view.clocks.filter((c) => !(c.confirmed || c.state === 'dry'));
-    const look = this.view.clocks.filter((c) => !c.confirmed && c.state === 'dry').slice(0, 2);
-    const dry = this.view.clocks.filter((c) => c.confirmed || (c.state === 'dry' && !look.includes(c)));
+    const now = this.now();
+    const isDry = (c) => stateOf(c, now).state === 'dry';
+    const open = this.view.clocks.filter((c) => !isDry(c));
+    const look = this.view.clocks.filter((c) => !c.confirmed && isDry(c)).slice(0, 2);
+    const dry = this.view.clocks.filter((c) => isDry(c) && !look.includes(c));
     const blocks = [...look, ...open].slice(0, 5).map((c, k) => this.clockBlock(c, k === 0));
     if (dry.length) {
       const where = dry.slice(0, 3).map((c) => c.where).join('; ');
@@ -659,10 +710,14 @@ class Chair {
     const figure = figureAt(document.querySelector('.c-figure'));
     if (!figure) return;
     await figure.ready;
-    for (const [id, shown] of Object.entries(figure.model.zones)) {
-      const state = this.view.zones[id] ?? '';
-      shown.tint = state;
-      shown.word = state;
+    const now = this.now();
+    const shown = new Map();
+    // the film that is looked at first is said last, so that it is the one that counts where two lie on a zone
+    for (const c of [...this.view.clocks].reverse()) for (const zone of c.zones) shown.set(zone, stateOf(c, now));
+    for (const [id, zone] of Object.entries(figure.model.zones)) {
+      const { state, says } = shown.get(id) ?? { state: '', says: '' };
+      zone.tint = state;
+      zone.word = says;
     }
     if (figure.svg) figure.paint();
   }
@@ -686,6 +741,13 @@ class Chair {
         : rest < 0 ? 'over its time; A adds two minutes' : `planned until ${clockText(Number(left.dataset.until))}`;
     }
     for (const c of this.view.clocks) this.tickClock(c, now);
+    const words = this.view.clocks.map((c) => stateOf(c, now).says).join(' ');
+    if (this.words !== words) {
+      // a film has changed by itself: the whole screen says so at once
+      const first = this.words === undefined;
+      this.words = words;
+      if (!first) this.draw();
+    }
     this.signals.at(this.view, now);
     const minute = (now - (this.view.ready - this.view.ribbon.ready * 60000)) / 60000;
     if (Math.abs((this.drawnAt ?? -9) - minute) > 0.2 || this.drawnView !== this.view) {
@@ -698,10 +760,7 @@ class Chair {
   tickClock(c, now) {
     const block = part('clocks').querySelector(`[data-step="${CSS.escape(c.step)}"]`);
     if (!block) return;
-    let [state, until, says] = ['wet', c.tacky ?? c.clear, 'wet'];
-    if (c.tacky && now >= c.tacky) [state, until, says] = ['tacky', c.closes ?? c.clear, 'tacky'];
-    if (c.closes && now >= c.closes - 120000) [state, until, says] = ['closing', c.closes, 'closing'];
-    if (now >= (c.closes ?? c.clear)) [state, until, says] = ['dry', null, 'look now'];
+    const { state, until, says } = stateOf(c, now);
     block.className = `c-clock ${state}`;
     block.querySelector('.w').textContent = c.blown && state !== 'dry' ? `${says}, dryer on` : says;
     block.querySelector('.n').textContent = until ? countdown(until - now) : '';

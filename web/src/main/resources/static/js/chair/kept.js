@@ -24,7 +24,8 @@ export class Kept {
     return this.all()[0];
   }
 
-  shift() {
-    localStorage.setItem(this.place, JSON.stringify(this.all().slice(1)));
+  /** Forgets this press and no other: another screen of this device may have delivered some meanwhile. */
+  remove(id) {
+    localStorage.setItem(this.place, JSON.stringify(this.all().filter((k) => k.press.id !== id)));
   }
 }

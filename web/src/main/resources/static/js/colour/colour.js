@@ -8,7 +8,10 @@ export function mountColour(root) {
   if (!room || room.dataset.mounted) return;
   room.dataset.mounted = '1';
   for (const pick of room.querySelectorAll('[data-colour]')) {
-    pick.addEventListener('input', () => { pick.form.elements[pick.dataset.colour].value = pick.value; });
+    const field = pick.form.elements[pick.dataset.colour];
+    pick.addEventListener('input', () => { field.value = pick.value; });
+    // asked with nothing typed, the colour that is shown is the one that is meant
+    pick.form.addEventListener('submit', () => { if (!field.value.trim()) field.value = pick.value; }, true);
   }
   const slide = room.querySelector('[data-face]');
   if (!slide) return;

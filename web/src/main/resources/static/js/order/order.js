@@ -4,8 +4,6 @@ import { go } from '../live.js';
 import { scale } from '../ribbon.js';
 import { dataIn, el, widthOf } from '../svg.js';
 
-// where each row's thread leaves the profile, in units of the drawing of the right side
-const PINS = { crown: [1305, 380], forehead: [2218, 773], brows: [2253, 973], eyes: [2170, 1175], nose: [2440, 1500], cheeks: [1950, 1500], mouth: [2330, 1850], jaw: [1830, 2010], ears: [1250, 1400], neck: [1560, 2560], chest: [1900, 3300], hands: [1500, 3600] };
 const MOST_STITCHES = 26;
 const STRATUM = 2.6;
 
@@ -61,9 +59,9 @@ class Order {
     const y = this.ground.get(row);
     this.svg.append(el('path', { class: 'or-skin', d: `M${this.s.x0} ${y}H${right}` }));
     if (this.s.x0 > 100) {
-      const pin = PINS[row];
-      const [px, py] = [-96 + (pin[0] / 2640) * 236, 4 + (pin[1] / 4520) * 404];
-      const inside = row === 'hands' || row === 'chest';
+      const pin = this.model.pins[row];
+      const [px, py] = pin ? [-96 + (pin[0] / 2640) * 236, 4 + (pin[1] / 4520) * 404] : [0, 0];
+      const inside = !pin;
       const start = inside ? `M${this.s.x0 - 150} ${y}` : `M${px} ${py}C${px + 46} ${py} ${this.s.x0 - 100} ${y} ${this.s.x0 - 62} ${y}`;
       this.svg.append(el('path', { class: 'or-thread', d: `${start}H${this.s.x0}` }));
       if (!inside) this.svg.append(el('circle', { class: 'or-pin', cx: px, cy: py, r: 2.4 }));

@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
@@ -15,10 +16,16 @@ import org.jspecify.annotations.Nullable;
 public final class Body {
     private final Map<String, Zone> zones;
     private final List<String> rows;
+    private final Map<String, List<Integer>> pins;
     private final Map<String, List<String>> groups;
     private final Map<String, List<String>> regions = new TreeMap<>();
 
-    private Body(Map<String, Zone> zones, List<String> rows, Map<String, List<String>> groups) {
+    private Body(
+            Map<String, Zone> zones,
+            List<String> rows,
+            Map<String, List<Integer>> pins,
+            Map<String, List<String>> groups) {
+        this.pins = pins;
         this.zones = zones;
         this.rows = rows;
         this.groups = groups;
@@ -37,7 +44,7 @@ public final class Body {
     }
 
     static Body read(DataNode file) {
-        file.onlyKeys(Set.of("rows", "groups", "zones"));
+        file.onlyKeys(Set.of("rows", "pins", "groups", "zones"));
         List<String> rows = file.words("rows");
         Map<String, Zone> zones = new LinkedHashMap<>();
         Map<String, DataNode> places = file.get("zones").entries();
@@ -71,7 +78,23 @@ public final class Body {
                         throw places.get(zone.id()).broken(other + " does not name " + zone.id() + " as its neighbour");
                     }
                 }));
-        return new Body(zones, rows, groups(file.find("groups"), zones));
+        return new Body(zones, rows, pins(file.find("pins"), rows), groups(file.find("groups"), zones));
+    }
+
+    private static Map<String, List<Integer>> pins(@Nullable DataNode node, List<String> rows) {
+        Map<String, List<Integer>> pins = new LinkedHashMap<>();
+        if (node != null) {
+            node.entries().forEach((row, place) -> {
+                List<Integer> at = place.items().stream()
+                        .map(n -> (int) n.number(0, 10_000))
+                        .toList();
+                if (!rows.contains(row) || at.size() != 2) {
+                    throw place.broken("a pin is a row of the list and two numbers, across and down");
+                }
+                pins.put(row, at);
+            });
+        }
+        return pins;
     }
 
     private static Map<String, List<String>> groups(@Nullable DataNode node, Map<String, Zone> zones) {
@@ -124,6 +147,11 @@ public final class Body {
     /** Rows of the running order, from the crown down. */
     public List<String> rows() {
         return rows;
+    }
+
+    /** Where a row's thread leaves the drawing of the right side, across and down in its units; empty where it does not show there. */
+    public Optional<List<Integer>> pin(String row) {
+        return Optional.ofNullable(pins.get(row));
     }
 
     /** Summed surface of these zones on the standard figure, cm². */

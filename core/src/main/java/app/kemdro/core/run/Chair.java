@@ -1,10 +1,12 @@
 package app.kemdro.core.run;
 
+import app.kemdro.core.body.Letters;
 import app.kemdro.core.cure.DryingTimes;
 import app.kemdro.core.plan.LookPlanner;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.run.StepState.Status;
+import app.kemdro.core.schedule.Lag;
 import app.kemdro.core.schedule.Outcome;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Progress;
@@ -31,6 +33,12 @@ public final class Chair {
 
     /** A step that runs over is expected to need at least this much longer, seconds. */
     private static final int AT_LEAST = 30;
+
+    /** Nobody is asked about so few seconds. */
+    private static final int A_MOMENT = 10;
+
+    /** Of the time thought of, work may take this share and be done all the same. */
+    private static final double QUICK = 0.5;
 
     private final Plan plan;
     private final RunState state;
@@ -64,9 +72,97 @@ public final class Chair {
         return new Again(loosest instanceof Outcome.Planned p ? p.schedule() : before, trouble(outcome));
     }
 
-    /** The order in mind at this time, with nothing changed but how late it is. */
+    /**
+     * The order in mind at this time, with nothing changed but how late it is: what has not begun moves along with what runs over
+     * or was not begun.
+     */
     public Schedule asItGoes(LookPlanner planner, Schedule before, LocalDateTime now) {
-        return planner.drift(plan, progress(now), before).orElse(before);
+        Progress progress = progress(now);
+        return planner.drift(plan, progress, before).orElseGet(() -> moved(before, progress));
+    }
+
+    /** All that is still to come, later by as much as the latest of what is late. */
+    private Schedule moved(Schedule before, Progress progress) {
+        int late = 0;
+        for (Placed p : before.placed()) {
+            Status status = state.step(p.task()).status();
+            int end = progress.past().stream()
+                    .filter(x -> x.task().equals(p.task()))
+                    .mapToInt(Placed::end)
+                    .findFirst()
+                    .orElse(p.end());
+            late = Math.max(
+                    late,
+                    status == Status.RUNNING
+                            ? end - p.end()
+                            : status == Status.WAITING ? progress.now() - p.start() : 0);
+        }
+        if (late <= 0) {
+            return before;
+        }
+        int by = late;
+        return new Schedule(
+                before.placed().stream()
+                        .map(p -> state.step(p.task()).status() == Status.WAITING ? p.later(by) : p)
+                        .toList(),
+                before.rests().stream()
+                        .map(r -> r.start() >= progress.now() ? new Rest(r.start() + by, r.end() + by) : r)
+                        .toList(),
+                before.ready() + by,
+                before.leastReady());
+    }
+
+    /**
+     * Why a step should not begin yet, as a question to whoever presses: something that comes before it is not done, or what lies
+     * there has not grabbed, is not clear, or has closed.
+     *
+     * @return empty where nothing speaks against it
+     */
+    public Optional<String> keeps(String step, LocalDateTime now) {
+        Optional<String> open = plan.network().lags().stream()
+                .filter(l -> l.to().equals(step))
+                .map(Lag::from)
+                .filter(from -> state.step(from).status() == Status.WAITING
+                        || state.step(from).status() == Status.RUNNING)
+                .map(from -> "“" + plan.step(from).titleWithPlace() + "” comes before it and is "
+                        + (state.step(from).status() == Status.RUNNING ? "still under way." : "not done."))
+                .findFirst();
+        return open.or(() -> plan.network().lags().stream()
+                .filter(l -> l.to().equals(step)
+                        && state.step(l.from()).status() == Status.DONE)
+                .flatMap(l -> film(l, now).stream())
+                .findFirst());
+    }
+
+    /** What keeps a step from beginning on the film of another, in words. */
+    private Optional<String> film(Lag lag, LocalDateTime now) {
+        PlannedStep from = plan.step(lag.from());
+        StepState s = state.step(lag.from());
+        boolean cleaner = from.material().map(m -> m.kind().equals(CLEANER)).orElse(false);
+        if (from.drying().isEmpty() || s.clearedAt() != null || cleaner) {
+            return Optional.empty();
+        }
+        Placed placed = placed(from, s, now);
+        int second = second(now);
+        String film = from.material().map(m -> m.name()).orElse("What lies there");
+        int opens = Math.max(lag.opens(placed), blownUntil(from, s));
+        if (second + A_MOMENT < opens) {
+            return Optional.of(Letters.capital(film) + ", " + from.where() + ", is not ready for another "
+                    + Math.max(1, Math.round((opens - second) / 60.0)) + " min by the clock.");
+        }
+        return lag.shuts(placed) < second
+                ? Optional.of("The window has closed: " + film + ", " + from.where()
+                        + ", no longer grabs by the clock. Lay it again, or test it and go on.")
+                : Optional.empty();
+    }
+
+    /** Where the dryer was in hand: when it would have blown long enough, had all of it been done. */
+    private int blownUntil(PlannedStep from, StepState s) {
+        Task task = plan.network().task(from.id());
+        Mode mode = task.way(s.mode());
+        return mode.tool() == 0
+                ? 0
+                : second(s.started()) + (int) (plan.network().seconds(task, mode, s.hands()) * QUICK) + mode.tool();
     }
 
     /**

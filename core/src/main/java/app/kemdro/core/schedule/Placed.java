@@ -42,6 +42,21 @@ public record Placed(
         this(task, worker, null, mode, start, end, usable, closes, settled, missed);
     }
 
+    /** The same, so many seconds later. */
+    public Placed later(int by) {
+        return new Placed(
+                task,
+                worker,
+                helper,
+                mode,
+                start + by,
+                end + by,
+                usable + by,
+                closes >= Task.Mode.NEVER ? closes : closes + by,
+                settled + by,
+                missed);
+    }
+
     /** Whether these hands do it or help in it. */
     public boolean takes(@Nullable String hands) {
         return hands != null && (hands.equals(worker) || hands.equals(helper));

@@ -85,11 +85,13 @@ class BriefController {
         if (brief.isEmpty()) {
             return show(model, form);
         }
-        Job job = jobs.add(new Job(
+        Job fresh = new Job(
                 form.getTitle().strip(),
                 form.getProduction().strip(),
                 form.getIdea().strip(),
-                brief.get()));
+                brief.get());
+        fresh.atSensor(form.isAtSensor());
+        Job job = jobs.add(fresh);
         return "redirect:/jobs/" + job.id() + "/look";
     }
 
@@ -116,11 +118,14 @@ class BriefController {
         Brief meant = other.map(p -> brief.get().on(p.facts())).orElse(brief.get());
         String said = plans.change(
                         job,
-                        j -> j.describe(
-                                form.getTitle().strip(),
-                                form.getProduction().strip(),
-                                form.getIdea().strip(),
-                                meant))
+                        j -> {
+                            j.describe(
+                                    form.getTitle().strip(),
+                                    form.getProduction().strip(),
+                                    form.getIdea().strip(),
+                                    meant);
+                            j.atSensor(form.isAtSensor());
+                        })
                 .said();
         after.addFlashAttribute(
                 Rooms.CHANGE,

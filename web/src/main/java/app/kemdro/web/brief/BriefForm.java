@@ -28,6 +28,7 @@ import java.util.TreeMap;
 public class BriefForm {
     private static final int HANDS = 3;
 
+    private boolean atSensor;
     private String title = "";
     private String production = "";
     private String idea = "";
@@ -313,6 +314,15 @@ public class BriefForm {
             wrong.put(field, "'" + typed + "' is no number that can be meant here.");
             return 0;
         }
+    }
+
+    /** Whether it is done in the room whose air the house measures. */
+    public boolean isAtSensor() {
+        return atSensor;
+    }
+
+    public void setAtSensor(boolean atSensor) {
+        this.atSensor = atSensor;
     }
 
     Reading read() {

@@ -114,8 +114,12 @@ class ChairController {
             @Nullable String device,
             @Nullable Long ago) {}
 
-    /** Why a report was refused. */
-    record Refusal(String wrong) {}
+    /**
+     * Why a report was refused.
+     *
+     * @param ask whether it may be reported again by whoever means it
+     */
+    record Refusal(String wrong, boolean ask) {}
 
     @GetMapping("/jobs/{id}/chair")
     String chair(@PathVariable long id, Model model) {
@@ -129,7 +133,7 @@ class ChairController {
             model.addAttribute("callIfNow", Words.hour(call));
             return "chair/before";
         }
-        Standing standing = runs.standing(run.get());
+        Standing standing = runs.asItGoes(run.get());
         model.addAttribute("view", json.text(ChairView.of(standing, runs.now(run.get()))));
         model.addAttribute("figure", json.text(FigureModel.of(trade.body(), Set.of(), z -> Tint.NONE)));
         model.addAttribute("run", run.get());
@@ -188,7 +192,7 @@ class ChairController {
     @ResponseBody
     Answer state(@PathVariable long id) {
         Run run = runs.of(id).stream().findFirst().orElseThrow(() -> new NotPossible("No run has begun."));
-        return new Answer(ChairView.of(runs.standing(run), runs.now(run)), "", "");
+        return new Answer(ChairView.of(runs.asItGoes(run), runs.now(run)), "", "");
     }
 
     @PostMapping("/jobs/{id}/chair/events")
@@ -234,6 +238,10 @@ class ChairController {
         String device = report.device() == null ? "" : report.device().strip();
         if (text.length() > LONGEST_TEXT) {
             throw new NotPossible("Keep it under " + LONGEST_TEXT + " letters; this has " + text.length() + ".");
+        }
+        boolean kept = report.ago() != null && report.ago() > KEPT_MS;
+        if (report.type() == Type.START && kept) {
+            text = Legal.SURE; // what was begun while the line was down has begun
         }
         if (device.length() > 60 || (report.step() != null && report.step().length() > 200)) {
             throw new NotPossible("The report names no device or step of this run.");
@@ -391,6 +399,6 @@ class ChairController {
 
     @ExceptionHandler(NotPossible.class)
     ResponseEntity<Refusal> refuse(NotPossible refusal) {
-        return ResponseEntity.status(HttpStatus.CONFLICT).body(new Refusal(refusal.getMessage()));
+        return ResponseEntity.status(HttpStatus.CONFLICT).body(new Refusal(refusal.getMessage(), refusal instanceof Asked));
     }
 }

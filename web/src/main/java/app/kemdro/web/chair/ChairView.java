@@ -111,6 +111,9 @@ record ChairView(
      *
      * @param dryer whether the cool dryer may help it
      * @param blown whether it blows at it now
+     * @param zones where it lies open
+     * @param wanted the step that must begin while it is open, or none
+     * @param wantedTitle what that step is
      */
     record Clock(
             String step,
@@ -124,7 +127,10 @@ record ChairView(
             long clear,
             boolean confirmed,
             boolean dryer,
-            boolean blown) {}
+            boolean blown,
+            List<String> zones,
+            @Nullable String wanted,
+            String wantedTitle) {}
 
     static ChairView of(Standing standing, LocalDateTime now) {
         return new Maker(standing, now).view();
@@ -347,6 +353,7 @@ record ChairView(
             List<Clock> clocks = new ArrayList<>();
             for (LiveFilm film : films) {
                 PlannedStep step = film.step();
+                Optional<PlannedStep> wanted = wanted(step);
                 clocks.add(new Clock(
                         step.id(),
                         step.where(),
@@ -359,9 +366,21 @@ record ChairView(
                         millis(film.clear()),
                         film.confirmed(),
                         step.dryingCool().isPresent(),
-                        film.blown()));
+                        film.blown(),
+                        film.zones(),
+                        wanted.map(PlannedStep::id).orElse(null),
+                        wanted.map(PlannedStep::title).orElse("")));
             }
             return clocks;
+        }
+
+        /** What is to be worked into this film before it closes and has not begun. */
+        private Optional<PlannedStep> wanted(PlannedStep film) {
+            return plan.network().lags().stream()
+                    .filter(l -> l.from().equals(film.id()) && l.ties())
+                    .filter(l -> standing.state().step(l.to()).status() == Status.WAITING)
+                    .map(l -> plan.step(l.to()))
+                    .findFirst();
         }
 
         private Map<String, String> zones() {

@@ -7,12 +7,14 @@ import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.plan.PuttingRight;
+import app.kemdro.core.run.Chair;
 import app.kemdro.core.run.Changes;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.RunEvent.Type;
 import app.kemdro.core.run.RunLevers;
 import app.kemdro.core.run.StepState;
 import app.kemdro.core.run.StepState.Status;
+import app.kemdro.core.schedule.Placed;
 import app.kemdro.web.chair.Runs.Standing;
 import java.util.Arrays;
 import java.util.EnumSet;
@@ -26,6 +28,9 @@ final class Legal {
 
     /** Presses that only the device may make that drives the hands. */
     private static final Set<Type> DRIVEN = EnumSet.of(Type.START, Type.FINISH, Type.SKIP, Type.ADD, Type.UNDO);
+
+    /** Said with a press that was asked about and is meant. */
+    static final String SURE = "sure";
 
     private static final int MOST_HANDS = 3;
 
@@ -260,7 +265,12 @@ final class Legal {
             throw new NotPossible(
                     e.hands() + " is at “" + now.plan().step(running.get()).titleWithPlace() + "”. Finish it first.");
         }
-        int mode = now.schedule().of(step.id()).mode();
+        if (!e.text().equals(SURE)) {
+            new Chair(now.plan(), now.state()).keeps(step.id(), e.at()).ifPresent(question -> {
+                throw new Asked(question);
+            });
+        }
+        int mode = now.schedule().find(step.id()).map(Placed::mode).orElse(0);
         return new RunEvent(e.id(), e.at(), e.hands(), e.type(), e.step(), 0, mode, "", e.device());
     }
 

@@ -5,7 +5,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 
 /** Something was asked of a run that cannot be, said so that a person can act on it. */
 @ResponseStatus(HttpStatus.CONFLICT)
-public final class NotPossible extends RuntimeException {
+public class NotPossible extends RuntimeException {
     private static final long serialVersionUID = 1L;
 
     public NotPossible(String message) {

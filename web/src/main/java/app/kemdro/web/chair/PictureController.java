@@ -57,7 +57,7 @@ class PictureController {
             return ResponseEntity.ok(answer);
         } catch (NotPossible refusal) {
             return ResponseEntity.status(HttpStatus.CONFLICT)
-                    .body(new ChairController.Refusal(String.valueOf(refusal.getMessage())));
+                    .body(new ChairController.Refusal(String.valueOf(refusal.getMessage()), false));
         }
     }
 

@@ -147,7 +147,7 @@ class RehearsalPlayer implements DisposableBean {
         }
         return rest || start.isAfter(now.plusSeconds(AT_ONCE))
                 ? Optional.empty()
-                : Optional.of(event(s, "begin", now, hands, Type.START, next.task(), ""));
+                : Optional.of(event(s, "begin", now, hands, Type.START, next.task(), Legal.SURE));
     }
 
     private static Optional<RunEvent> back(Standing s, LocalDateTime now) {

@@ -4,6 +4,7 @@ import app.kemdro.core.look.Brief.Room;
 import app.kemdro.core.run.Changes;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.RunEvent.Type;
+import app.kemdro.web.job.Jobs;
 import app.kemdro.web.live.Background;
 import app.kemdro.web.sensor.Reading;
 import app.kemdro.web.sensor.RoomSensor;
@@ -14,7 +15,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.stereotype.Component;
 
-/** Lets runs know when the room is no longer the one they count with. */
+/** Lets runs that are held where the house measures the air know when it is no longer what they count with. */
 @Component
 class RoomWatch implements DisposableBean {
     private static final Logger LOG = LoggerFactory.getLogger(RoomWatch.class);
@@ -27,10 +28,12 @@ class RoomWatch implements DisposableBean {
 
     private final RoomSensor sensor;
     private final Runs runs;
+    private final Jobs jobs;
     private final Announcer announcer;
     private final ScheduledExecutorService watch = Background.thread("room-watch");
 
-    RoomWatch(RoomSensor sensor, Runs runs, Announcer announcer) {
+    RoomWatch(RoomSensor sensor, Runs runs, Announcer announcer, Jobs jobs) {
+        this.jobs = jobs;
         this.sensor = sensor;
         this.runs = runs;
         this.announcer = announcer;
@@ -40,7 +43,9 @@ class RoomWatch implements DisposableBean {
     /** Reports the room to every run that counts with another one. */
     void look() {
         try {
-            sensor.now().ifPresent(reading -> runs.atWork().forEach(r -> compare(r, reading)));
+            sensor.now().ifPresent(reading -> runs.atWork().stream()
+                    .filter(r -> jobs.get(r.jobId()).atSensor())
+                    .forEach(r -> compare(r, reading)));
         } catch (RuntimeException e) {
             LOG.warn("The room could not be compared with what a run counts with", e);
         }

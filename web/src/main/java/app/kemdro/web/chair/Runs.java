@@ -328,6 +328,16 @@ public class Runs {
         return new Standing(run, all, now.plan(), now.changes(), state, schedule);
     }
 
+    /** Where a run stands at this moment: what is late has moved on with the clock, though nobody has pressed. */
+    Standing asItGoes(Run run) {
+        Standing stands = standing(run);
+        if (run.endedAt() != null) {
+            return stands;
+        }
+        Schedule now = new Chair(stands.plan(), stands.state()).asItGoes(plans.live(), stands.schedule(), now(run));
+        return stands.planned(now, stands.trouble());
+    }
+
     /** Where a run stood after these of its events, with the schedule that was in mind before the last of them. */
     Standing after(Run run, List<RunEvent> until, Schedule before) {
         RunState state = RunState.of(until);

@@ -97,6 +97,12 @@ public class Job {
     @Lob
     private String lookBefore = "";
 
+    @Lob
+    private String lookBeforeOrder = "";
+
+    private @Nullable LocalDateTime setAside;
+    private boolean atSensor;
+
     @ElementCollection(fetch = FetchType.EAGER)
     @Fetch(FetchMode.SUBSELECT)
     @CollectionTable(name = "job_own_time", joinColumns = @JoinColumn(name = "job_id"))
@@ -353,8 +359,32 @@ public class Job {
         return lookBefore;
     }
 
-    public void keepLook(String look) {
+    /** The order that belonged to that look, as the planner wrote it; empty when there was none. */
+    public String lookBeforeOrder() {
+        return lookBeforeOrder;
+    }
+
+    public void keepLook(String look, String order) {
         this.lookBefore = look;
+        this.lookBeforeOrder = order;
+    }
+
+    /** When it was taken off the shelf; empty while it stands there. */
+    public Optional<LocalDateTime> setAside() {
+        return Optional.ofNullable(setAside);
+    }
+
+    void setAside(@Nullable LocalDateTime at) {
+        this.setAside = at;
+    }
+
+    /** Whether it is done in the room whose air the house measures. */
+    public boolean atSensor() {
+        return atSensor;
+    }
+
+    public void atSensor(boolean there) {
+        this.atSensor = there;
     }
 
     public void keepOrder(String order) {

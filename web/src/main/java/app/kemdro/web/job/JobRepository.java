@@ -7,11 +7,13 @@ import org.springframework.data.repository.Repository;
 interface JobRepository extends Repository<Job, Long> {
     Optional<Job> findById(long id);
 
-    List<Job> findAllByOrderByCallAt();
+    List<Job> findAllBySetAsideIsNullOrderByCallAt();
+
+    List<Job> findAllBySetAsideIsNotNullOrderBySetAsideDesc();
 
     Job saveAndFlush(Job job);
 
     void delete(Job job);
 
-    long count();
+    long countBySetAsideIsNull();
 }

@@ -1,14 +1,19 @@
 package app.kemdro.web.job;
 
 import app.kemdro.web.performer.Performers;
+import java.time.LocalDateTime;
 import java.util.List;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** The jobs on the shelf. */
 @Service
 public class Jobs {
+    /** So many days a job that was taken off the shelf can be put back. */
+    public static final int DAYS_ASIDE = 30;
+
     private final JobRepository repository;
     private final Performers performers;
 
@@ -26,13 +31,23 @@ public class Jobs {
         return repository.findById(id).orElseThrow(() -> new NoSuchJob(id));
     }
 
-    /** All jobs, the soonest call first. */
+    /** All jobs on the shelf, the soonest call first. */
     public List<Job> byCall() {
-        return repository.findAllByOrderByCallAt();
+        return repository.findAllBySetAsideIsNullOrderByCallAt();
+    }
+
+    /** Jobs that were taken off the shelf and are not gone yet, the latest first. */
+    public List<Job> setAside() {
+        return repository.findAllBySetAsideIsNotNullOrderBySetAsideDesc();
+    }
+
+    /** All jobs, on the shelf or beside it. */
+    public List<Job> all() {
+        return Stream.concat(byCall().stream(), setAside().stream()).toList();
     }
 
     public boolean isEmpty() {
-        return repository.count() == 0;
+        return repository.countBySetAsideIsNull() == 0;
     }
 
     @Transactional
@@ -50,8 +65,29 @@ public class Jobs {
         return repository.saveAndFlush(job);
     }
 
+    /** Takes a job off the shelf; it stays beside it for {@link #DAYS_ASIDE} days and can be put back. */
     @Transactional
-    public void remove(long id) {
-        repository.delete(get(id));
+    public void setAside(long id, LocalDateTime at) {
+        Job job = get(id);
+        job.setAside(at);
+        repository.saveAndFlush(job);
+    }
+
+    /** Puts a job back on the shelf. */
+    @Transactional
+    public void putBack(long id) {
+        Job job = get(id);
+        job.setAside(null);
+        repository.saveAndFlush(job);
+    }
+
+    /** Lets go of what has been set aside for longer than it is kept. */
+    @Transactional
+    public void letGo(LocalDateTime now) {
+        setAside().stream()
+                .filter(j -> j.setAside()
+                        .map(at -> at.plusDays(DAYS_ASIDE).isBefore(now))
+                        .orElse(false))
+                .forEach(repository::delete);
     }
 }

@@ -330,8 +330,8 @@ class LookController {
     /** Takes the last change of the look back. */
     @PostMapping("/jobs/{id}/look/back")
     String back(@ModelAttribute Press press, Model model, RedirectAttributes after) {
-        Job job = jobs.get(press.id());
-        return change(press, look -> plans.lookBefore(job).orElse(look), model, after);
+        runs.refuseWhileRunning(press.id());
+        return answer(press, plans.takeBack(jobs.get(press.id())), model, after);
     }
 
     private Technique known(String technique) {
@@ -353,19 +353,19 @@ class LookController {
     private String change(Press press, UnaryOperator<Look> change, Model model, RedirectAttributes after) {
         runs.refuseWhileRunning(press.id());
         Job job = jobs.get(press.id());
-        String said;
         try {
-            Plans.Changed changed = plans.changeLook(job, change);
-            job = changed.job();
-            said = changed.said();
+            return answer(press, plans.changeLook(job, change), model, after);
         } catch (Unknown unknown) {
-            said = String.valueOf(unknown.getMessage());
+            return answer(press, new Plans.Changed(job, String.valueOf(unknown.getMessage())), model, after);
         }
+    }
+
+    private String answer(Press press, Plans.Changed changed, Model model, RedirectAttributes after) {
         if (press.live()) {
-            model.addAttribute(Rooms.CHANGE, said);
-            return room(job, press.zones(), press.show(), press.artist(), model);
+            model.addAttribute(Rooms.CHANGE, changed.said());
+            return room(changed.job(), press.zones(), press.show(), press.artist(), model);
         }
-        after.addFlashAttribute(Rooms.CHANGE, said);
+        after.addFlashAttribute(Rooms.CHANGE, changed.said());
         // only zones of the body go back into an address: anything else is whatever somebody sent
         List<String> known = press.zones().stream().filter(trade.body()::has).toList();
         return "redirect:/jobs/" + press.id() + "/look"

@@ -10,6 +10,7 @@ import app.kemdro.web.figure.Stratum;
 import app.kemdro.web.plans.Words;
 import app.kemdro.web.ribbon.Labels;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -18,8 +19,9 @@ import org.jspecify.annotations.Nullable;
  * The order, ready to be drawn: the body down the side, minutes after chair-in across.
  *
  * @param rows rows in which something happens, from the crown down
+ * @param pins where their threads leave the profile, by row; none for a row that does not show in it
  */
-public record OrderModel(List<String> rows, List<Step> steps) {
+public record OrderModel(List<String> rows, Map<String, List<Integer>> pins, List<Step> steps) {
 
     /** A step with its times and its words. */
     public record Step(
@@ -60,7 +62,9 @@ public record OrderModel(List<String> rows, List<Step> steps) {
         List<String> rows = trade.body().rows().stream()
                 .filter(r -> steps.stream().anyMatch(s -> s.rows().contains(r)))
                 .toList();
-        return new OrderModel(rows, steps);
+        Map<String, List<Integer>> pins = new LinkedHashMap<>();
+        rows.forEach(r -> trade.body().pin(r).ifPresent(p -> pins.put(r, p)));
+        return new OrderModel(rows, pins, steps);
     }
 
     private static Step step(

@@ -37,7 +37,7 @@ class Forgetting {
 
     /** Jobs this person sits for. */
     List<Job> jobsOf(Performer performer) {
-        return jobs.byCall().stream()
+        return jobs.all().stream()
                 .filter(j -> j.performer().id() == performer.id())
                 .toList();
     }

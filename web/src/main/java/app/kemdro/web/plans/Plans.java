@@ -216,23 +216,46 @@ public class Plans {
         return new Changed(stored, Words.changed(before, of(stored).plan()));
     }
 
-    /** Changes the look of a job and keeps the one before, so that the change can be taken back. */
+    /** Changes the look of a job and keeps the one before, with its order, so that the change can be taken back. */
     public Changed changeLook(Job job, UnaryOperator<Look> change) {
+        String order = order(job);
         return change(job, j -> {
             Look before = j.look();
             Look after = change.apply(before);
             if (!after.equals(before)) {
                 j.setLook(after);
-                j.keepLook(mapper.writeValueAsString(before));
+                j.keepLook(mapper.writeValueAsString(before), order);
             }
         });
     }
 
+    private String order(Job job) {
+        return of(job).plan().map(p -> mapper.writeValueAsString(p.schedule())).orElse("");
+    }
+
+    /** Takes the last change of the look back: the look before it, in the order it had then. */
+    public Changed takeBack(Job job) {
+        Optional<Look> before = lookBefore(job);
+        if (before.isEmpty()) {
+            return new Changed(job, Words.changed(of(job).plan(), of(job).plan()));
+        }
+        String order = order(job);
+        Optional<Plan> now = of(job).plan();
+        Job stored = jobs.change(job.id(), j -> {
+            String then = j.lookBeforeOrder();
+            j.keepLook(mapper.writeValueAsString(j.look()), order);
+            j.setLook(before.get());
+            j.keepOrder(then, j.orderProof());
+        });
+        return new Changed(stored, Words.changed(now, of(stored).plan()));
+    }
+
     /** Changes look and brief together, as a lever does. */
     public Changed pull(Job job, Look look, Brief brief) {
+        String order = order(job);
         return change(job, j -> {
             if (!look.equals(j.look())) {
-                j.keepLook(mapper.writeValueAsString(j.look()));
+                j.keepLook(mapper.writeValueAsString(j.look()), order);
                 j.setLook(look);
             }
             j.describe(j.title(), j.production(), j.idea(), brief);

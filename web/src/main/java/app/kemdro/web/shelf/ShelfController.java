@@ -3,6 +3,7 @@ package app.kemdro.web.shelf;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.Problem;
+import app.kemdro.web.chair.NotPossible;
 import app.kemdro.web.chair.Runs;
 import app.kemdro.web.figure.LookTints;
 import app.kemdro.web.job.Job;
@@ -95,6 +96,7 @@ class ShelfController {
         model.addAttribute("jobs", all);
         model.addAttribute("today", Words.day(now) + ", " + Words.hour(now));
         model.addAttribute("next", next(all, now));
+        model.addAttribute("aside", aside(now));
         return "shelf/shelf";
     }
 
@@ -112,10 +114,34 @@ class ShelfController {
         return "redirect:/jobs/" + again.of(jobs.get(id), b -> b).id() + "/brief";
     }
 
+    /** Takes a job off the shelf; not while somebody sits for it. */
     @PostMapping("/jobs/{id}/remove")
     String remove(@PathVariable long id) {
-        jobs.remove(id);
+        if (runs.open(id).isPresent()) {
+            throw new NotPossible(
+                    "The run is on: a job is not taken off the shelf while somebody sits for it. End it in the chair first.");
+        }
+        jobs.setAside(id, LocalDateTime.now(clock));
         return "redirect:/shelf";
+    }
+
+    @PostMapping("/jobs/{id}/put-back")
+    String putBack(@PathVariable long id) {
+        jobs.putBack(id);
+        return "redirect:/shelf";
+    }
+
+    /** A job that was taken off the shelf, and until when it can be put back. */
+    record Aside(long id, String title, String until) {}
+
+    private List<Aside> aside(LocalDateTime now) {
+        jobs.letGo(now);
+        return jobs.setAside().stream()
+                .map(j -> new Aside(
+                        j.id(),
+                        j.title(),
+                        Words.day(j.setAside().orElse(now).plusDays(Jobs.DAYS_ASIDE))))
+                .toList();
     }
 
     /** What is still to come by its call, then what is past, the latest first. */

@@ -290,7 +290,7 @@ class LiveTest {
     @Test
     void theSensorIsFollowedWhenTheRoomChangesAndNotBefore() {
         RoomSensor sensor = mock(RoomSensor.class);
-        RoomWatch watch = new RoomWatch(sensor, runs, announcer);
+        RoomWatch watch = new RoomWatch(sensor, runs, announcer, jobs);
         var counted = now().plan().brief().room();
         when(sensor.now())
                 .thenReturn(Optional.of(
@@ -298,6 +298,11 @@ class LiveTest {
         watch.look();
         assertThat(now().plan().brief().room()).isEqualTo(counted);
         when(sensor.now()).thenReturn(Optional.of(new Reading(clock.instant(), 26.1, 80.4)));
+        watch.look();
+        assertThat(now().plan().brief().room())
+                .as("nobody said that it is done where the sensor is")
+                .isEqualTo(counted);
+        jobs.change(job.id(), j -> j.atSensor(true));
         watch.look();
         watch.look();
         watch.destroy();
