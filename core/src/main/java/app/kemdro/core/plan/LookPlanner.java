@@ -18,6 +18,7 @@ import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.schedule.Progress;
 import app.kemdro.core.schedule.Schedule;
 import app.kemdro.core.schedule.ScheduleCheck;
+import app.kemdro.core.schedule.Task;
 import app.kemdro.core.schedule.TaskNetwork;
 import app.kemdro.core.schedule.Worker;
 import java.time.Duration;
@@ -142,16 +143,17 @@ public final class LookPlanner {
         Look rest = look;
         List<Problem> aside = new ArrayList<>();
         while (true) {
-            Planning planning = plan(rest, brief, before);
+            Look tried = rest;
+            Planning planning = before.map(order -> keeping(tried, brief, order, ""))
+                    .orElseGet(() -> plan(tried, brief));
             if (!(planning instanceof Planning.Refused refused)) {
                 return new AsFar(planning, rest, aside);
             }
-            Look now = rest;
             List<Problem> ofEntries = refused.problems().stream()
-                    .filter(p -> p.entries().stream().anyMatch(e -> isIn(now, e)))
+                    .filter(p -> p.entries().stream().anyMatch(e -> isIn(tried, e)))
                     .toList();
             Set<String> going = ofEntries.stream()
-                    .map(p -> latest(p.entries(), now))
+                    .map(p -> latest(p.entries(), tried))
                     .collect(Collectors.toSet());
             Look less = rest.with(rest.entries().stream()
                     .filter(e -> !going.contains(e.id()))
@@ -307,14 +309,15 @@ public final class LookPlanner {
     }
 
     /** The plan that has this order, if the order is still sound for the look and the brief as they are now. */
-    private Optional<Plan> keep(Draft draft, Schedule order, String provenOf) {
-        if (!hasTheSteps(draft, order)) {
+    private Optional<Plan> keep(Draft draft, Schedule known, String provenOf) {
+        if (!hasTheSteps(draft, known)) {
             return Optional.empty();
         }
         Brief brief = draft.brief();
         LocalDateTime chairIn =
-                brief.chairIn().orElse(FiveMinutes.before(brief.call().minusSeconds(order.ready())));
+                brief.chairIn().orElse(FiveMinutes.before(brief.call().minusSeconds(known.ready())));
         TaskNetwork network = network(draft, chairIn);
+        Schedule order = known.in(network);
         if (!ScheduleCheck.problems(network, order).isEmpty()) {
             return Optional.empty();
         }
@@ -406,12 +409,14 @@ public final class LookPlanner {
     }
 
     private TaskNetwork network(Draft draft, Function<Hands, Worker> worker, List<Pin> pins) {
+        List<Task> tasks = draft.steps().stream().map(Expanded::task).toList();
+        List<Worker> workers = draft.brief().crew().stream().map(worker).toList();
         return new TaskNetwork(
-                draft.steps().stream().map(Expanded::task).toList(),
+                tasks,
                 draft.lags(),
-                draft.brief().crew().stream().map(worker).toList(),
+                workers,
                 draft.brief().room().dryers(),
-                rule(draft.brief().breaks()),
+                rule(draft.brief().breaks()).around(tasks, workers),
                 pins);
     }
 
@@ -479,11 +484,31 @@ public final class LookPlanner {
                 schedule,
                 chairIn,
                 draft.brief(),
-                Stream.of(notes(draft.composition(), draft.brief()), draft.wishes().notes(), sections(draft))
+                Stream.of(
+                                notes(draft.composition(), draft.brief()),
+                                draft.wishes().notes(),
+                                sections(draft),
+                                worksThrough(draft, network))
                         .flatMap(List::stream)
                         .toList(),
                 draft.stacks(),
                 List.of());
+    }
+
+    /** Steps that take longer than anybody wants to work without a break. */
+    private static List<Problem> worksThrough(Draft draft, TaskNetwork network) {
+        int every = rule(draft.brief().breaks()).every();
+        return network.breaks().every() == every
+                ? List.of()
+                : draft.steps().stream()
+                        .filter(e -> e.task().work() > every)
+                        .map(e -> Problem.note(
+                                "“%s” takes %d min in one go, longer than the %d min after which there should be a break."
+                                        .formatted(
+                                                e.step().titleWithPlace(), e.task().work() / 60, every / 60),
+                                "Breaks fall before and after it. Divide it over several entries, or rest in the middle of it.",
+                                e.step().zones()))
+                        .toList();
     }
 
     /** Steps whose film closes before all of it is laid. */

@@ -138,9 +138,10 @@ public final class RunLevers {
     }
 
     private static boolean same(@Nullable PlannedStep was, @Nullable PlannedStep will) {
-        return will != null
-                && (was == null
-                        || was.material().equals(will.material())
+        // what this run does not know of any more is nobody's to keep
+        return was == null
+                || will != null
+                        && (was.material().equals(will.material())
                                 && was.form().equals(will.form())
                                 && was.title().equals(will.title())
                                 && will.zones().containsAll(was.zones()));

@@ -1,5 +1,7 @@
 package app.kemdro.core.schedule;
 
+import java.util.List;
+
 /**
  * Rest for everybody at once. With a break at least every two hours, every third of them is the meal that falls due within
  * six.
@@ -20,6 +22,21 @@ public record BreakRule(int every, int length, int meal) {
             throw new IllegalArgumentException(
                     "Breaks come at least a minute apart, and a meal is no shorter than one");
         }
+    }
+
+    /**
+     * The same as far as it can be kept: a piece of work that nobody puts down is worked through, however long it takes the slowest
+     * hands, and breaks fall before and after it.
+     */
+    public BreakRule around(List<Task> tasks, List<Worker> workers) {
+        int longest = 0;
+        for (Task task : tasks) {
+            Task.Mode alone = task.modes().get(0);
+            int work = workers.stream().mapToInt(w -> w.seconds(task, alone)).max().orElse(task.work());
+            int tool = task.modes().stream().mapToInt(Task.Mode::tool).max().orElse(0);
+            longest = Math.max(longest, Math.max(work, task.work()) + tool);
+        }
+        return longest <= every ? this : new BreakRule(longest, length, meal);
     }
 
     /** How long the break after so many others lasts, seconds. */

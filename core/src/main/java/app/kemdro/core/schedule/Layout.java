@@ -401,18 +401,29 @@ final class Layout {
         return (int) (work / Math.max(1, hands));
     }
 
-    /** As many breaks as could be needed if everything were done one after another by the slowest hands, and a few more. */
-    int mostRests() {
+    /** How long it lasts at the very most: everything one after another by the slowest hands, and time to spare, seconds. */
+    private long longest() {
         long longest = 0;
         for (int i = 0; i < n; i++) {
-            longest += slowest(i) + leastSettled(i);
-            longest = Math.max(longest, release[i]);
+            longest = Math.max(longest + slowest(i) + leastSettled(i), release[i]);
         }
         for (Worker w : network.workers()) {
             longest += Math.max(0, w.from());
         }
+        return Math.max(0, progress.now()) + longest;
+    }
+
+    /** So many breaks are chosen one by one; what comes after them follows the rule. */
+    int mostRests() {
         return (int) Math.min(
-                MOST_RESTS, FEW_RESTS + longest / Math.max(1, network.breaks().every()));
+                MOST_RESTS, FEW_RESTS + longest() / Math.max(1, network.breaks().every()));
+    }
+
+    /** The second until which breaks are laid, so that no work is ever without one; breaks make it longer themselves. */
+    int horizon() {
+        BreakRule breaks = network.breaks();
+        double stretched = longest() * (1 + (double) breaks.meal() / breaks.every());
+        return (int) Math.min(Integer.MAX_VALUE / 8, stretched + 2L * breaks.every());
     }
 
     private int slowest(int i) {

@@ -42,6 +42,21 @@ public record Placed(
         this(task, worker, null, mode, start, end, usable, closes, settled, missed);
     }
 
+    /** The same, settling in this way. */
+    Placed settling(Task.Mode way) {
+        return new Placed(
+                task,
+                worker,
+                helper,
+                mode,
+                start,
+                end,
+                end + way.usable(),
+                way.closes() >= Task.Mode.NEVER ? Task.Mode.NEVER : end + way.closes(),
+                end + way.settled(),
+                missed);
+    }
+
     /** The same, so many seconds later. */
     public Placed later(int by) {
         return new Placed(

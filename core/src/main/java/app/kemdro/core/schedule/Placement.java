@@ -40,6 +40,7 @@ final class Placement {
     private final Timeline[] toolLine;
     private final Timeline[] postureLine;
     private final Timeline restLine = new Timeline();
+    private final int horizon;
     private final List<Rest> rests = new ArrayList<>();
     private Genes genes = new Genes(new double[0], new int[0], new int[0], new int[0]);
     private int chosenWorker;
@@ -53,6 +54,7 @@ final class Placement {
 
     Placement(Layout net) {
         this.net = net;
+        this.horizon = net.horizon();
         this.workers = net.network.workers();
         start = new int[net.n];
         end = new int[net.n];
@@ -160,6 +162,12 @@ final class Placement {
             if (at < earliest) {
                 at = earliest;
             }
+            last = at + net.network.breaks().length(rests.size());
+            rests.add(new Rest(at, last));
+            restLine.take(at, last, -1);
+        }
+        while (last < horizon) {
+            int at = last + net.network.breaks().every();
             last = at + net.network.breaks().length(rests.size());
             rests.add(new Rest(at, last));
             restLine.take(at, last, -1);
@@ -506,7 +514,7 @@ final class Placement {
         int[] gaps = genes.gap().clone();
         int done = net.progress.rests().size();
         int from = net.progress.rests().stream().mapToInt(Rest::end).max().orElse(0);
-        for (int k = done; k < rests.size(); k++) {
+        for (int k = done; k < rests.size() && k - done < gaps.length; k++) {
             int last = from;
             for (int i = 0; i < net.n; i++) {
                 if (end[i] <= rests.get(k).start()) {

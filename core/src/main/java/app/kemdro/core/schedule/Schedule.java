@@ -2,6 +2,7 @@ package app.kemdro.core.schedule;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -27,5 +28,18 @@ public record Schedule(List<Placed> placed, List<Rest> rests, int ready, int lea
     /** The placement of this task, which must be there. */
     public Placed of(String task) {
         return find(task).orElseThrow(() -> new IllegalArgumentException("No task is called " + task));
+    }
+
+    /** The same starts and ends with everything else as this network has it, for an order that came from elsewhere. */
+    public Schedule in(TaskNetwork network) {
+        Map<String, Task> tasks = network.byId();
+        return new Schedule(
+                placed.stream()
+                        .filter(p -> tasks.containsKey(p.task()))
+                        .map(p -> p.settling(tasks.get(p.task()).way(p.mode())))
+                        .toList(),
+                rests,
+                ready,
+                leastReady);
     }
 }

@@ -299,7 +299,7 @@ public final class ScheduleCheck {
     private void tool() {
         for (Task task : tasks()) {
             Placed p = at.get(task.id());
-            int tool = task.modes().get(p.mode()).tool();
+            int tool = task.way(p.mode()).tool();
             if (!open(p) || tool == 0) {
                 continue;
             }
@@ -307,7 +307,7 @@ public final class ScheduleCheck {
             long users = tasks().stream()
                     .filter(t -> {
                         Placed o = at.get(t.id());
-                        int length = t.modes().get(o.mode()).tool();
+                        int length = t.way(o.mode()).tool();
                         return open(o) && length > 0 && o.end() - length <= from && from < o.end();
                     })
                     .count();

@@ -365,14 +365,11 @@ public final class Strike {
         if (!tasks.isEmpty()) {
             care(steps, tasks, lags, groups);
         }
-        TaskNetwork network = new TaskNetwork(
-                tasks,
-                lags,
-                brief.crew().stream()
-                        .map(h -> new Worker(h.name(), true, h.pace(), 0, FAR))
-                        .toList(),
-                0,
-                BreakRule.USUAL);
+        List<Worker> hands = brief.crew().stream()
+                .map(h -> new Worker(h.name(), true, h.pace(), 0, FAR))
+                .toList();
+        TaskNetwork network =
+                new TaskNetwork(tasks, lags, hands, 0, BreakRule.USUAL.around(tasks, hands));
         Outcome outcome = planner.plan(network);
         if (!(outcome instanceof Outcome.Planned)) {
             network = network.loosest();

@@ -7,6 +7,7 @@ import biweekly.Biweekly;
 import biweekly.ICalendar;
 import biweekly.component.VEvent;
 import biweekly.io.TimezoneInfo;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
@@ -16,6 +17,8 @@ import java.util.function.Function;
 
 /** Days as iCalendar (RFC 5545); times are local, without a zone, as they are said in the room. */
 final class Calendars {
+    private static final int LINE = 75;
+
     private Calendars() {}
 
     /** Bench days, the chair, the call, and when it comes off: as late as it must last. */
@@ -51,7 +54,28 @@ final class Calendars {
                     over,
                     over.plus(strike.apply(p)));
         });
-        return Biweekly.write(calendar).go();
+        return folded(Biweekly.write(calendar).go());
+    }
+
+    /** Lines of no more than 75 octets, as RFC 5545 (section 3.1) has them; a letter is never cut in two. */
+    static String folded(String text) {
+        StringBuilder out = new StringBuilder();
+        for (String line : text.replace("\r\n ", "").replace("\r\n\t", "").split("\r\n")) {
+            int octets = 0;
+            for (int at = 0; at < line.length(); ) {
+                String letter = new String(Character.toChars(line.codePointAt(at)));
+                int width = letter.getBytes(StandardCharsets.UTF_8).length;
+                if (octets + width > LINE) {
+                    out.append("\r\n ");
+                    octets = 1;
+                }
+                out.append(letter);
+                octets += width;
+                at += letter.length();
+            }
+            out.append("\r\n");
+        }
+        return out.toString();
     }
 
     private static void event(

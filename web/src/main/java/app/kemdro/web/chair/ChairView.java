@@ -247,7 +247,9 @@ record ChairView(
         }
 
         private Hands hands(String name, String label) {
-            Optional<String> running = standing.state().runningBy(name);
+            Optional<String> running = standing.state()
+                    .runningBy(name)
+                    .filter(step -> schedule.find(step).isPresent());
             List<Placed> ahead = chair.ahead(schedule, name);
             Optional<Placed> first = ahead.stream().findFirst();
             boolean idle = running.isEmpty();

@@ -217,7 +217,8 @@ public class Runs {
             }
             Job job = jobs.get(jobId);
             Plan plan = plans.of(job).plan().orElseThrow(() -> refused(plans.near(job, job.brief())));
-            Base base = new Base(plan.carriedOut(job.look()), plan.brief().seated(plan.chairIn()), plan);
+            Base base = new Base(
+                    plan.carriedOut(plans.of(job).look()), plan.brief().seated(plan.chairIn()), plan);
             return transaction.execute(t -> seat(job, base, account, pace));
         }
     }
@@ -236,7 +237,8 @@ public class Runs {
 
     private Base planned(Job job, Brief seated) {
         Planning planning = plans.near(job, seated);
-        Look look = job.look();
+        // what stands aside is not begun
+        Look look = plans.of(job).look();
         if (planning instanceof Planning.Refused && !look.wishes().isEmpty()) {
             // a wish that this chair-in does not allow must not keep anybody from beginning
             look = look.wishing(List.of());
@@ -422,14 +424,18 @@ public class Runs {
         all.add(event);
         RunState state = RunState.of(all);
         Made now = carriedOut(before.run(), state);
-        if (STRUCTURAL.contains(event.type()) && !RunLevers.keepsWhatHasBegun(now.plan(), before.plan(), state)) {
+        boolean replans = STRUCTURAL.contains(event.type()) || event.type() == Type.UNDO;
+        if (replans && !RunLevers.keepsWhatHasBegun(now.plan(), before.plan(), state)) {
             made.remove(before.run().id());
-            throw new NotPossible("It has begun already and stays as it is.");
+            throw new NotPossible(
+                    event.type() == Type.UNDO
+                            ? "That cannot be taken back any more: what was begun since then would have no place."
+                            : "It has begun already and stays as it is.");
         }
         return again(
                 new Standing(before.run(), List.copyOf(all), now.plan(), now.changes(), state, before.schedule()),
                 later(event.at(), now(before.run())),
-                STRUCTURAL.contains(event.type()));
+                replans);
     }
 
     private static LocalDateTime later(LocalDateTime a, LocalDateTime b) {

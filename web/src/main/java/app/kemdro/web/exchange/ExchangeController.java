@@ -6,6 +6,7 @@ import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.Schedule;
 import app.kemdro.web.chair.Runs;
 import app.kemdro.web.colour.JobColours;
 import app.kemdro.web.file.Files;
@@ -143,9 +144,21 @@ class ExchangeController {
                         .map(m -> new JobFile.Mix(m.name(), m.entry(), m.parts()))
                         .toList(),
                 colours.paints(colours.mixes(job.id())),
+                plans.of(job).plan().map(p -> order(p.schedule())).orElse(null),
                 runs.of(job.id()).stream()
                         .map(r -> new JobFile.Happened(r.beganAt(), r.endedAt(), told(runs.eventsOf(r), health)))
                         .toList());
+    }
+
+    private static JobFile.Order order(Schedule schedule) {
+        return new JobFile.Order(
+                schedule.placed().stream()
+                        .map(p -> new JobFile.Step(p.task(), p.worker(), p.helper(), p.mode(), p.start(), p.end()))
+                        .toList(),
+                schedule.rests().stream()
+                        .map(r -> new JobFile.Break(r.start(), r.end()))
+                        .toList(),
+                schedule.ready());
     }
 
     /** What was reported; where health stays at home, skin that reacted is not told of. */
@@ -203,7 +216,7 @@ class ExchangeController {
             }
             JobReader.Taken taken = reader.read(new String(file.getBytes(), StandardCharsets.UTF_8));
             long id = transaction.execute(t -> {
-                long stored = plans.add(taken.job()).id();
+                long stored = plans.add(taken.job(), taken.order()).id();
                 colours.take(stored, taken.mixes(), taken.paints());
                 return stored;
             });

@@ -21,6 +21,7 @@ import org.jspecify.annotations.Nullable;
  * @param ownTimes what the house has learnt and the job is planned with, by technique/step or "dries" and a family: so many times as
  *     long as in the library
  * @param paints what the mixes need, by the columns of the table of paints
+ * @param order the order it was planned in, so that whoever takes it in has the same; left aside where it does not fit
  * @param runs what happened, written on export and left aside on import
  */
 record JobFile(
@@ -45,6 +46,7 @@ record JobFile(
         @Nullable Map<String, Double> ownTimes,
         @Nullable List<Mix> mixes,
         @Nullable List<Map<String, String>> paints,
+        @Nullable Order order,
         @Nullable List<Happened> runs) {
     static final String FORMAT = "kemdro-job";
     static final int VERSION = 2;
@@ -114,6 +116,23 @@ record JobFile(
             @Nullable String name,
             @Nullable String entry,
             @Nullable Map<String, Integer> parts) {}
+
+    /** An order: seconds from chair-in. */
+    record Order(
+            @Nullable List<Step> steps,
+            @Nullable List<Break> breaks,
+            @Nullable Integer ready) {}
+
+    /** A step, whose hands, whose help, in which of its ways, and from when to when. */
+    record Step(
+            @Nullable String step,
+            @Nullable String hands,
+            @Nullable String help,
+            @Nullable Integer way,
+            @Nullable Integer from,
+            @Nullable Integer until) {}
+
+    record Break(@Nullable Integer from, @Nullable Integer until) {}
 
     record Happened(LocalDateTime began, @Nullable LocalDateTime ended, List<RunEvent> events) {}
 }

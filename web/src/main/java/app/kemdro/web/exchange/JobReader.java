@@ -11,6 +11,10 @@ import app.kemdro.core.plan.BenchDays.Hours;
 import app.kemdro.core.plan.BriefCheck;
 import app.kemdro.core.plan.LookPlanner;
 import app.kemdro.core.plan.Problem;
+import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.Rest;
+import app.kemdro.core.schedule.Schedule;
+import app.kemdro.core.schedule.Task;
 import app.kemdro.web.colour.JobColours;
 import app.kemdro.web.job.Job;
 import java.time.LocalDateTime;
@@ -39,6 +43,9 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 class JobReader {
     private static final int DEEPEST = 20;
+    private static final int MOST_STEPS = 3000;
+    private static final int MOST_WAYS = 20;
+    private static final int LONGEST = 3 * 24 * 3600;
     private static final int MOST_OWN = 500;
     private static final int MOST_WISHES = 60;
 
@@ -97,11 +104,53 @@ class JobReader {
         if (!wrong.isEmpty()) {
             throw new Unreadable(wrong.get(0));
         }
-        return new Taken(job, mixes, paints);
+        return new Taken(job, mixes, paints, Optional.ofNullable(file.order()).map(JobReader::order));
     }
 
     /** What a file holds. */
-    record Taken(Job job, List<JobColours.Mix> mixes, List<Map<String, String>> paints) {}
+    record Taken(
+            Job job, List<JobColours.Mix> mixes, List<Map<String, String>> paints, Optional<Schedule> order) {}
+
+    /** An order as it stands in a file; whether it fits the job is found out when that is planned. */
+    private static Schedule order(JobFile.Order given) {
+        List<JobFile.Step> steps = needed("order.steps", given.steps());
+        List<JobFile.Break> breaks = given.breaks() == null ? List.of() : given.breaks();
+        if (steps.size() > MOST_STEPS || breaks.size() > MOST_STEPS) {
+            throw new Unreadable("order: more than " + MOST_STEPS + " steps or breaks.");
+        }
+        List<Placed> placed = new ArrayList<>();
+        for (JobFile.Step s : steps) {
+            String at = "order.steps[" + placed.size() + "]";
+            if (s == null) {
+                throw new Unreadable(at + " is empty.");
+            }
+            int from = second(at + ".from", s.from());
+            int until = second(at + ".until", s.until());
+            int way = s.way() == null ? 0 : s.way();
+            if (until < from || way < 0 || way > MOST_WAYS) {
+                throw new Unreadable(at + ": it ends before it begins, or is done in no way there is.");
+            }
+            placed.add(new Placed(
+                    text(at + ".step", s.step(), 200), s.hands(), s.help(), way, from, until, until, Task.Mode.NEVER, until, 0));
+        }
+        List<Rest> rests = new ArrayList<>();
+        for (JobFile.Break b : breaks) {
+            String at = "order.breaks[" + rests.size() + "]";
+            if (b == null) {
+                throw new Unreadable(at + " is empty.");
+            }
+            rests.add(new Rest(second(at + ".from", b.from()), second(at + ".until", b.until())));
+        }
+        return new Schedule(placed, rests, second("order.ready", given.ready()), 0);
+    }
+
+    private static int second(String at, @Nullable Integer given) {
+        int second = needed(at, given);
+        if (second < 0 || second > LONGEST) {
+            throw new Unreadable(at + ": " + second + " is no second of a day in the chair.");
+        }
+        return second;
+    }
 
     private static List<JobColours.Mix> mixes(List<JobFile.Mix> given) {
         List<JobColours.Mix> mixes = new ArrayList<>();

@@ -1,5 +1,6 @@
 package app.kemdro.web.order;
 
+import app.kemdro.core.look.Look;
 import app.kemdro.core.look.Wish;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Levers.Lever;
@@ -43,6 +44,9 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class OrderController {
     private static final int MOST_SECONDS = 60;
+    /** Less than this is not worth a word, seconds. */
+    private static final int WORTH = 60;
+
     private static final int MOST_LEVERS = 8;
     private static final int MOST_RISKS = 4;
 
@@ -306,11 +310,17 @@ class OrderController {
 
     private record Found(String version, List<Lever> levers) {}
 
+    /** Rough plans find them, and the full plan says what each really brings: what brings less than a minute is not offered. */
     private List<Lever> look(Job job) {
-        List<Lever> single = plans.levers().of(job.look(), job.brief());
+        Look look = plans.of(job).look();
+        List<Lever> single = plans.levers().of(look, job.brief());
         List<Lever> all = new ArrayList<>(single.subList(0, Math.min(MOST_LEVERS, single.size())));
-        plans.levers().pairs(single, job.look(), job.brief()).stream().limit(2).forEach(all::add);
-        return all;
+        plans.levers().pairs(single, look, job.brief()).stream().limit(2).forEach(all::add);
+        return all.stream()
+                .map(l -> l.saving(plans.saves(job, l.look(), l.brief())))
+                .filter(l -> l.saved() >= WORTH)
+                .sorted(Comparator.comparingInt(Lever::saved).reversed())
+                .toList();
     }
 
     private List<LeverLine> lines(List<Lever> levers, Job job) {

@@ -156,6 +156,15 @@ public class Plans {
                         mapper.writeValueAsString(order), plan.network().fingerprint()));
     }
 
+    /** By how many seconds the plan of a job is really ready sooner with this look and brief, planned as a press plans it. */
+    public int saves(Job job, Look look, Brief brief) {
+        Optional<Plan> now = of(job).plan();
+        return now.map(n -> full.keeping(look, brief, n.schedule(), job.orderProof()) instanceof Planning.Done done
+                        ? n.schedule().ready() - done.plan().schedule().ready()
+                        : 0)
+                .orElse(0);
+    }
+
     /** What would buy time. */
     public Levers levers() {
         return levers;
@@ -279,7 +288,17 @@ public class Plans {
 
     /** Adds a job whose look is there already, with an order that was looked for more thoroughly than a press allows. */
     public Job add(Job job) {
-        if (thorough.plan(job.look(), job.brief()) instanceof Planning.Done done) {
+        return add(job, Optional.empty());
+    }
+
+    /** The same with an order that came along; it is taken where it fits and none that is found is shorter. */
+    public Job add(Job job, Optional<Schedule> order) {
+        Planning planned = order.map(o -> thorough.keeping(job.look(), job.brief(), o, ""))
+                .orElseGet(() -> thorough.plan(job.look(), job.brief()));
+        if (!(planned instanceof Planning.Done)) {
+            planned = thorough.asFarAsCanBe(job.look(), job.brief(), order).planning();
+        }
+        if (planned instanceof Planning.Done done) {
             job.keepOrder(mapper.writeValueAsString(done.plan().schedule()));
         }
         return jobs.add(job);
