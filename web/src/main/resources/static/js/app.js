@@ -4,6 +4,7 @@ import { mountKeys } from './keys.js';
 import { enliven, mountLive, whenSwapped } from './live.js';
 import { mountPictures } from './picture.js';
 import { mountRibbon } from './ribbon.js';
+import { mountTyped } from './typed.js';
 import { mountPatterns } from './patterns.js';
 
 mountPatterns();
@@ -11,6 +12,7 @@ mountKeys();
 mountLive();
 whenSwapped(mountCover);
 whenSwapped(mountPictures);
+whenSwapped(mountTyped);
 if (document.querySelector('.lookroom')) {
   const { mountLook } = await import('./look/look.js');
   whenSwapped(mountLook);

@@ -54,8 +54,26 @@ public class Accounts implements UserDetailsService {
         return account.equalsIgnoreCase(name)
                 || repository
                         .findByName(account)
-                        .map(a -> a.getDisplayName().equalsIgnoreCase(name))
+                        .map(a -> a.getDisplayName().equalsIgnoreCase(name) || isFirstNameOfOne(a, name))
                         .orElse(false);
+    }
+
+    /** Whether somebody is meant by their first name, and nobody else of the house has it. */
+    private boolean isFirstNameOfOne(Account account, String name) {
+        return isFirstName(account, name)
+                && repository.findAllByOrderByName().stream()
+                                .filter(a -> isFirstName(a, name))
+                                .count()
+                        == 1;
+    }
+
+    private static boolean isFirstName(Account account, String name) {
+        return account.getDisplayName().split(" ")[0].equalsIgnoreCase(name.strip());
+    }
+
+    /** Whether anybody signs in under this name. */
+    public boolean isThere(String account) {
+        return repository.findByName(account).isPresent();
     }
 
     public boolean isEmpty() {

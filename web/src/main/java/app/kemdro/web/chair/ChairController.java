@@ -14,6 +14,7 @@ import app.kemdro.web.figure.FigureModel;
 import app.kemdro.web.figure.FigureModel.Tint;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
+import app.kemdro.web.live.MayListen;
 import app.kemdro.web.live.Screens;
 import app.kemdro.web.plans.Plans;
 import app.kemdro.web.plans.Words;
@@ -21,6 +22,8 @@ import app.kemdro.web.room.Json;
 import app.kemdro.web.print.Printable;
 import app.kemdro.web.room.Rooms;
 import app.kemdro.web.safety.Gate;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpSession;
 import java.security.Principal;
 import java.time.Clock;
 import java.time.Duration;
@@ -70,6 +73,7 @@ class ChairController {
     private final Announcer announcer;
     private final Swaps swaps;
     private final Screens screens;
+    private final MayListen mayListen;
     private final Trade trade;
     private final Json json;
     private final Clock clock;
@@ -82,6 +86,7 @@ class ChairController {
             Announcer announcer,
             Swaps swaps,
             Screens screens,
+            MayListen mayListen,
             Trade trade,
             Json json,
             Clock clock,
@@ -94,6 +99,7 @@ class ChairController {
         this.announcer = announcer;
         this.swaps = swaps;
         this.screens = screens;
+        this.mayListen = mayListen;
         this.trade = trade;
         this.json = json;
         this.clock = clock;
@@ -184,8 +190,9 @@ class ChairController {
 
     /** Tells this screen whenever something changes. */
     @GetMapping(path = "/jobs/{id}/chair/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
-    SseEmitter stream(@PathVariable long id) {
-        return screens.listen(Announcer.channel(id), json.text(state(id)));
+    SseEmitter stream(@PathVariable long id, Principal who, HttpServletRequest request) {
+        HttpSession session = request.getSession(false);
+        return screens.listen(Announcer.channel(id), json.text(state(id)), () -> isOpen(session) && mayListen.mayListen(who, id));
     }
 
     @GetMapping("/jobs/{id}/chair/state")
@@ -400,5 +407,14 @@ class ChairController {
     @ExceptionHandler(NotPossible.class)
     ResponseEntity<Refusal> refuse(NotPossible refusal) {
         return ResponseEntity.status(HttpStatus.CONFLICT).body(new Refusal(refusal.getMessage(), refusal instanceof Asked));
+    }
+
+    /** Whoever has signed out hears nothing more. */
+    private static boolean isOpen(@Nullable HttpSession session) {
+        try {
+            return session == null || session.getCreationTime() > 0;
+        } catch (IllegalStateException signedOut) {
+            return false;
+        }
     }
 }

@@ -7,6 +7,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Lob;
 import java.time.Duration;
 import java.time.LocalDateTime;
+import java.util.Optional;
 import org.hibernate.annotations.DynamicUpdate;
 import org.jspecify.annotations.Nullable;
 
@@ -43,6 +44,7 @@ public class Run {
     private @Nullable LocalDateTime anchorReal;
     private @Nullable LocalDateTime anchorTime;
     private String trouble = "";
+    private @Nullable Long performerId;
 
     protected Run() {}
 
@@ -61,6 +63,15 @@ public class Run {
             throw new IllegalStateException("The run is not stored yet");
         }
         return id;
+    }
+
+    /** Who sat, where that is known by more than a name. */
+    Optional<Long> performerId() {
+        return Optional.ofNullable(performerId);
+    }
+
+    void satBy(long performer) {
+        this.performerId = performer;
     }
 
     public long jobId() {

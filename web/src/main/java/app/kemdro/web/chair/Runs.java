@@ -24,6 +24,7 @@ import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -155,13 +156,17 @@ public class Runs {
         return runs.findTop30ByEndedAtIsNotNullAndPaceOrderByIdDesc(0);
     }
 
-    /** Hands that have joined the run of this job that is on. */
+    /** Hands that have joined the run of this job that is on, and have not left it. */
     public Set<String> joined(long jobId) {
-        return open(jobId).stream()
-                .flatMap(r -> RunState.of(eventsOf(r)).events().stream())
-                .filter(e -> e.type() == Type.JOIN)
-                .map(RunEvent::hands)
-                .collect(Collectors.toSet());
+        Set<String> here = new HashSet<>();
+        open(jobId).stream().flatMap(r -> RunState.of(eventsOf(r)).events().stream()).forEach(e -> {
+            if (e.type() == Type.JOIN) {
+                here.add(e.hands());
+            } else if (e.type() == Type.LEAVE) {
+                here.remove(e.hands());
+            }
+        });
+        return here;
     }
 
     /** All runs of a job, the latest first. */
@@ -257,6 +262,7 @@ public class Runs {
                 mapper.writeValueAsString(base.look()),
                 mapper.writeValueAsString(base.brief()),
                 mapper.writeValueAsString(plan.schedule()));
+        fresh.satBy(job.performer().id());
         if (pace > 0) {
             fresh.pace(real(), plan.chairIn(), pace);
         }
@@ -480,14 +486,23 @@ public class Runs {
         return s.schedule().rests().stream().skip(s.state().pauses().size()).anyMatch(r -> r.end() == next.start());
     }
 
-    /** Runs in which somebody of this name sat, whoever sits for their jobs now. */
-    public List<Run> satBy(String name) {
+    /** Runs in which this person sat, whoever sits for their jobs now and whatever they were called then. */
+    public List<Run> satBy(long performer, String name) {
         return runs.findAll().stream()
-                .filter(r -> mapper.readValue(r.brief(), Brief.class)
-                        .performer()
-                        .name()
-                        .equalsIgnoreCase(name))
+                .filter(r -> r.performerId().map(id -> id == performer).orElseGet(() -> isCalled(r, name)))
                 .toList();
+    }
+
+    private boolean isCalled(Run run, String name) {
+        return mapper.readValue(run.brief(), Brief.class).performer().name().equalsIgnoreCase(name);
+    }
+
+    /** Writes down whose runs these are, before their name is changed. */
+    public void keepWhoSat(long performer, String name) {
+        satBy(performer, name).forEach(r -> {
+            r.satBy(performer);
+            runs.saveAndFlush(r);
+        });
     }
 
     /**

@@ -5,7 +5,6 @@ import app.kemdro.core.look.Brief.Breaks;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.look.Wish;
-import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.BenchDays.Hours;
 import app.kemdro.core.plan.BriefCheck;
@@ -391,11 +390,8 @@ class JobReader {
             if (!trade.has(technique)) {
                 throw new Unreadable(at + ".technique: '" + technique + "' is not known here.");
             }
-            Technique known = trade.technique(technique);
+            // a zone that this technique is not for stands aside in Look and says so: what went out comes in again
             Set<String> zones = zones(at + ".zones", needed(at + ".zones", e.zones()));
-            zones.stream().filter(z -> !known.zones().contains(z)).findFirst().ifPresent(z -> {
-                throw new Unreadable(at + ".zones: " + known.name() + " cannot be used on '" + z + "'.");
-            });
             look.add(new LookEntry(
                     id,
                     technique,

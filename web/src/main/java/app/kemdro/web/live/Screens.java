@@ -7,6 +7,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import java.util.function.BooleanSupplier;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
@@ -20,21 +21,35 @@ public class Screens {
     private static final int MOST = 2000;
 
     private final Map<String, List<SseEmitter>> listening = new ConcurrentHashMap<>();
+    private final Map<SseEmitter, BooleanSupplier> still = new ConcurrentHashMap<>();
     private final ScheduledExecutorService voice = Background.thread("screens");
 
     Screens() {
         voice.scheduleAtFixedRate(this::beat, BEAT_SECONDS, BEAT_SECONDS, TimeUnit.SECONDS);
     }
 
-    /** A screen begins to listen; it is told at once what it is given here. */
+    /** A screen that anybody may hear begins to listen; it is told at once what it is given here. */
     public SseEmitter listen(String to, String first) {
+        return listen(to, first, () -> true);
+    }
+
+    /**
+     * The same for a screen that only some may hear.
+     *
+     * @param mayStill asked before anything is said: whether they still may; where not, the screen is ended
+     */
+    public SseEmitter listen(String to, String first, BooleanSupplier mayStill) {
         SseEmitter screen = new SseEmitter(NO_END);
         List<SseEmitter> all = listening.computeIfAbsent(to, k -> new CopyOnWriteArrayList<>());
         if (all.size() >= MOST) {
             screen.complete();
             return screen;
         }
-        Runnable gone = () -> all.remove(screen);
+        still.put(screen, mayStill);
+        Runnable gone = () -> {
+            all.remove(screen);
+            still.remove(screen);
+        };
         screen.onCompletion(gone);
         screen.onTimeout(gone);
         screen.onError(e -> gone.run());
@@ -65,7 +80,12 @@ public class Screens {
         }
     }
 
-    private static void say(SseEmitter screen, List<SseEmitter> all, String name, String what) {
+    private void say(SseEmitter screen, List<SseEmitter> all, String name, String what) {
+        if (!mayStill(screen)) {
+            all.remove(screen);
+            screen.complete();
+            return;
+        }
         try {
             screen.send(SseEmitter.event().name(name).data(what));
         } catch (IOException | IllegalStateException gone) {
@@ -73,10 +93,23 @@ public class Screens {
         }
     }
 
+    private boolean mayStill(SseEmitter screen) {
+        try {
+            return still.getOrDefault(screen, () -> true).getAsBoolean();
+        } catch (RuntimeException e) {
+            return false; // whoever cannot be asked about hears nothing more
+        }
+    }
+
     private void beat() {
         listening
                 .values()
                 .forEach(all -> all.forEach(s -> {
+                    if (!mayStill(s)) {
+                        all.remove(s);
+                        s.complete();
+                        return;
+                    }
                     try {
                         s.send(SseEmitter.event().comment("beat"));
                     } catch (IOException | IllegalStateException gone) {

@@ -227,7 +227,18 @@ class LookController {
             @RequestParam String technique,
             Model model,
             RedirectAttributes after) {
-        return change(press, look -> LookChange.school(look, entry, known(technique)), model, after);
+        return change(
+                press,
+                look -> {
+                    Technique school = known(technique);
+                    if (look.entry(entry).stream()
+                            .anyMatch(e -> school.covers().isEmpty() && !school.zones().containsAll(e.zones()))) {
+                        throw new Unknown(school.name() + " is not for all of these zones. Nothing was changed.");
+                    }
+                    return LookChange.school(look, entry, school);
+                },
+                model,
+                after);
     }
 
     @PostMapping("/jobs/{id}/look/items")

@@ -3,7 +3,10 @@ package app.kemdro.web.mishap;
 import app.kemdro.web.chair.NotPossible;
 import app.kemdro.web.job.NoSuchJob;
 import app.kemdro.web.performer.NoSuchPerformer;
+import jakarta.servlet.http.HttpServletRequest;
 import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.web.servlet.ModelAndView;
@@ -27,6 +30,7 @@ import org.springframework.web.servlet.resource.NoResourceFoundException;
 /** What goes wrong is said on a page of its own, in plain words and without a trace of the machinery. */
 @ControllerAdvice
 class Mishaps {
+    private static final Pattern JOB = Pattern.compile("/jobs/(\\d{1,18})/");
     private static final Logger LOG = LoggerFactory.getLogger(Mishaps.class);
 
     @ExceptionHandler({NoSuchJob.class, NoSuchPerformer.class, NoResourceFoundException.class})
@@ -42,7 +46,11 @@ class Mishaps {
 
     @ExceptionHandler(NotPossible.class)
     @ResponseStatus(HttpStatus.CONFLICT)
-    String notPossible(NotPossible e, Model model) {
+    String notPossible(NotPossible e, Model model, HttpServletRequest request) {
+        Matcher job = JOB.matcher(request.getRequestURI());
+        if (job.find()) {
+            model.addAttribute("ofJob", job.group(1));
+        }
         return ErrorPage.say(model, "Not now.", String.valueOf(e.getMessage()));
     }
 

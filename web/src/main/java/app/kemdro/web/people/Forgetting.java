@@ -42,6 +42,14 @@ class Forgetting {
                 .toList();
     }
 
+    /** Calls somebody otherwise; what is kept of past days stays theirs. */
+    @Transactional
+    void rename(Performer performer, String other) {
+        runs.keepWhoSat(performer.id(), performer.name());
+        strikes.keepWhoSat(performer.id(), performer.name());
+        performers.change(performer.id(), p -> p.callThem(other));
+    }
+
     /** Reactions, tests, lenses, what was seen and pictured of skin, what was lifted for them and what they agreed to. */
     @Transactional
     void health(Performer performer) {
@@ -52,7 +60,7 @@ class Forgetting {
     @Transactional
     void person(Performer performer) {
         String nobody = "Performer " + performer.id();
-        List<Run> sat = runs.satBy(performer.name());
+        List<Run> sat = runs.satBy(performer.id(), performer.name());
         forget(
                 performer,
                 p -> new Brief.Performer(
@@ -63,13 +71,13 @@ class Forgetting {
 
     private void forget(Performer performer, UnaryOperator<Brief.Performer> as) {
         UnaryOperator<Brief.Performer> healthyAs = p -> healthy(as.apply(p));
-        List<Run> sat = runs.satBy(performer.name());
+        List<Run> sat = runs.satBy(performer.id(), performer.name());
         sat.forEach(r -> runs.refuseWhileRunning(r.jobId()));
         for (Run run : sat) {
             runs.forgetHealth(run, healthyAs);
             pictures.removeSkin(run);
         }
-        strikes.forgetHealth(performer.name(), healthyAs);
+        strikes.forgetHealth(performer.id(), performer.name(), healthyAs);
         for (Job job : jobsOf(performer)) {
             gate.forget(job.id());
             jobs.change(job.id(), j -> j.agreedTo(Set.of()));

@@ -10,6 +10,7 @@ import app.kemdro.web.job.Jobs;
 import app.kemdro.web.performer.Performer;
 import app.kemdro.web.performer.Performers;
 import app.kemdro.web.plans.Words;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -17,6 +18,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -26,6 +28,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** Everybody of the house: who sits, whose hands there are, who may sign in. */
 @Controller
 class PeopleController {
+    private static final int A_DAY = 20;
+
     private final Performers performers;
     private final Jobs jobs;
     private final Accounts accounts;
@@ -63,24 +67,36 @@ class PeopleController {
                 performer.id(), performer.name(), titles.isEmpty() ? "sits for no job" : String.join("; ", titles));
     }
 
-    /** Hands of any job, with what the last of them says of their skill. */
+    /** Hands of any job, under the name of their account where they have one, with what jobs say of their skill and hours. */
     private List<Artist> artists(List<Job> all) {
-        Map<String, Hands> known = new TreeMap<>(String.CASE_INSENSITIVE_ORDER);
-        Map<String, Integer> count = new TreeMap<>(String.CASE_INSENSITIVE_ORDER);
-        all.stream().flatMap(j -> j.brief().crew().stream()).forEach(h -> {
-            known.put(h.name(), h);
-            count.merge(h.name(), 1, Integer::sum);
-        });
+        Map<String, List<Hands>> known = new TreeMap<>(String.CASE_INSENSITIVE_ORDER);
+        all.stream().flatMap(j -> j.brief().crew().stream()).forEach(h -> known.computeIfAbsent(
+                        signsIn(h.name()).map(Account::getDisplayName).orElse(h.name()), k -> new ArrayList<>())
+                .add(h));
         List<Pace> believed = paces.of(List.copyOf(known.keySet()));
         List<Artist> artists = new ArrayList<>();
         known.forEach((name, hands) -> artists.add(new Artist(
                 name,
-                hands.skill().name().toLowerCase(Locale.ROOT) + ", " + Words.hour(hands.from()) + " to "
-                        + Words.hour(hands.until()),
+                skills(hands) + ", " + hours(hands.get(hands.size() - 1)),
                 signsIn(name).map(a -> "signs in as " + a.getName()).orElse("does not sign in"),
-                count.get(name) == 1 ? "one job" : count.get(name) + " jobs",
+                hands.size() == 1 ? "one job" : hands.size() + " jobs",
                 OwnPace.says(believed.get(artists.size())))));
         return artists;
+    }
+
+    /** Every skill that a brief gives them; which of them counts, the job says. */
+    private static String skills(List<Hands> hands) {
+        return hands.stream()
+                .map(h -> h.skill().name().toLowerCase(Locale.ROOT))
+                .distinct()
+                .collect(Collectors.joining(" or ", "", hands.stream().map(Hands::skill).distinct().count() > 1 ? ", by the job" : ""));
+    }
+
+    /** Blank hours in a brief are a whole day; an hour each would say nothing. */
+    private static String hours(Hands hands) {
+        return Duration.between(hands.from(), hands.until()).toHours() >= A_DAY
+                ? "any hour"
+                : Words.hour(hands.from()) + " to " + Words.hour(hands.until());
     }
 
     private Optional<Account> signsIn(String name) {

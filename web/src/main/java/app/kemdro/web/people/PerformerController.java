@@ -92,7 +92,7 @@ class PerformerController {
         if (performers.named(other).filter(p -> p.id() != id).isPresent()) {
             return say(id, "Somebody else is called " + other + ". Nothing was changed.", after);
         }
-        performers.change(id, p -> p.callThem(other));
+        forgetting.rename(performers.get(id), other);
         return say(id, "The name is changed on every job.", after);
     }
 

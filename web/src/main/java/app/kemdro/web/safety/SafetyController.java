@@ -66,8 +66,8 @@ class SafetyController {
         }
     }
 
-    /** A patch test as it is shown. */
-    record Test(int number, String name, String put, String result) {}
+    /** A patch test as it is shown, and by what it is known. */
+    record Test(String family, String at, String name, String put, String result) {}
 
     /** Something to choose. */
     record Choice(String id, String name, boolean chosen) {}
@@ -131,7 +131,8 @@ class SafetyController {
         List<Test> tests = new ArrayList<>();
         for (PatchTest test : care.tests()) {
             tests.add(new Test(
-                    tests.size(),
+                    test.family(),
+                    test.put().toString(),
                     trade.materials().has(test.family())
                             ? trade.materials().family(test.family()).name()
                             : test.family(),
@@ -206,14 +207,22 @@ class SafetyController {
         }
     }
 
-    @PostMapping("/jobs/{id}/safety/tests/{number}/remove")
-    String remove(@PathVariable long id, @PathVariable int number, RedirectAttributes after) {
-        change(id, tests -> {
-            if (number >= 0 && number < tests.size()) {
-                tests.remove(number);
+    /** Takes out the test that says so: of this family, put on then; whatever came in or went meanwhile. */
+    @PostMapping("/jobs/{id}/safety/tests/remove")
+    String remove(@PathVariable long id, @RequestParam String family, @RequestParam String put, RedirectAttributes after) {
+        try {
+            LocalDateTime then = LocalDateTime.parse(put.strip());
+            boolean there = jobs.get(id).performer().care().tests().stream()
+                    .anyMatch(t -> t.family().equals(family) && t.put().equals(then));
+            if (!there) {
+                return say(id, "That test is not there any more. Nothing was changed.", after);
             }
-        });
-        return say(id, "The patch test is taken out.", after);
+            change(id, tests -> tests.removeIf(
+                    t -> t.family().equals(family) && t.put().equals(then)));
+            return say(id, "The patch test is taken out.", after);
+        } catch (DateTimeParseException e) {
+            return say(id, "'" + put + "' is no day and hour. Nothing was changed.", after);
+        }
     }
 
     private void change(long id, Consumer<List<PatchTest>> change) {

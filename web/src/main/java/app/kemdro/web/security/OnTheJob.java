@@ -5,6 +5,8 @@ import app.kemdro.web.chair.Runs;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
 import app.kemdro.web.job.NoSuchJob;
+import app.kemdro.web.live.MayListen;
+import java.security.Principal;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.authorization.AuthorizationDecision;
@@ -18,7 +20,7 @@ import org.springframework.stereotype.Component;
  * performer's health stands on almost every page of a job, so that none is shown to anybody else.
  */
 @Component
-public class OnTheJob implements AuthorizationManager<RequestAuthorizationContext> {
+public class OnTheJob implements AuthorizationManager<RequestAuthorizationContext>, MayListen {
     private final Jobs jobs;
     private final Runs runs;
     private final Accounts accounts;
@@ -41,6 +43,13 @@ public class OnTheJob implements AuthorizationManager<RequestAuthorizationContex
     /** Whether somebody sees a job. */
     public boolean sees(Authentication who, Job job) {
         return Accounts.isLead(who) || Accounts.isHands(who) && worksOn(job, who.getName());
+    }
+
+    @Override
+    public boolean mayListen(Principal who, long job) {
+        return who instanceof Authentication somebody
+                && accounts.isThere(somebody.getName())
+                && sees(somebody, jobs.get(job));
     }
 
     private boolean may(Authentication who, @Nullable String job) {

@@ -13,10 +13,13 @@ import app.kemdro.web.figure.FigureModel;
 import app.kemdro.web.figure.FigureModel.Tint;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
+import app.kemdro.web.live.MayListen;
 import app.kemdro.web.live.Screens;
 import app.kemdro.web.plans.Words;
 import app.kemdro.web.room.Json;
 import app.kemdro.web.strike.Strikes.Now;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpSession;
 import java.security.Principal;
 import java.time.Duration;
 import java.time.LocalDateTime;
@@ -25,6 +28,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -44,14 +48,16 @@ class OffController {
     private final Runs runs;
     private final Strikes strikes;
     private final Screens screens;
+    private final MayListen mayListen;
     private final Trade trade;
     private final Json json;
 
-    OffController(Jobs jobs, Runs runs, Strikes strikes, Screens screens, Trade trade, Json json) {
+    OffController(Jobs jobs, Runs runs, Strikes strikes, Screens screens, MayListen mayListen, Trade trade, Json json) {
         this.runs = runs;
         this.jobs = jobs;
         this.strikes = strikes;
         this.screens = screens;
+        this.mayListen = mayListen;
         this.trade = trade;
         this.json = json;
     }
@@ -264,7 +270,17 @@ class OffController {
 
     /** Tells this screen whenever somebody else presses. */
     @GetMapping(path = "/jobs/{id}/strike/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
-    SseEmitter stream(@PathVariable long id) {
-        return screens.listen(channel(id), "");
+    SseEmitter stream(@PathVariable long id, Principal who, HttpServletRequest request) {
+        HttpSession session = request.getSession(false);
+        return screens.listen(channel(id), "", () -> isOpen(session) && mayListen.mayListen(who, id));
+    }
+
+    /** Whoever has signed out hears nothing more. */
+    private static boolean isOpen(@Nullable HttpSession session) {
+        try {
+            return session == null || session.getCreationTime() > 0;
+        } catch (IllegalStateException signedOut) {
+            return false;
+        }
     }
 }

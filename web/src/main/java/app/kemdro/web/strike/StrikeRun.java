@@ -6,6 +6,7 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Lob;
 import java.time.LocalDateTime;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** One taking off, as it really went. */
@@ -32,6 +33,8 @@ public class StrikeRun {
     @Lob
     private String standing = "";
 
+    private @Nullable Long performerId;
+
     protected StrikeRun() {}
 
     StrikeRun(long jobId, @Nullable Long runId, LocalDateTime beganAt, boolean urgent, String look, String brief) {
@@ -48,6 +51,15 @@ public class StrikeRun {
             throw new IllegalStateException("The strike is not stored yet");
         }
         return id;
+    }
+
+    /** Who it is taken off, where that is known by more than a name. */
+    Optional<Long> performerId() {
+        return Optional.ofNullable(performerId);
+    }
+
+    void takenOff(long performer) {
+        this.performerId = performer;
     }
 
     long jobId() {

@@ -150,19 +150,34 @@ public class Strikes {
                                 && standing(s).undoing().over()));
     }
 
-    /** Says no longer who of this name it was taken off, or what they react to. */
-    public void forgetHealth(String name, UnaryOperator<Brief.Performer> as) {
-        for (StrikeRun s : strikes.findAll()) {
-            if (s.brief().isEmpty()) {
-                continue; // a run says it
-            }
+    /** Says no longer who this person is that it was taken off, or what they react to. */
+    public void forgetHealth(long performer, String name, UnaryOperator<Brief.Performer> as) {
+        takenOff(performer, name).forEach(s -> {
             Brief brief = mapper.readValue(s.brief(), Brief.class);
-            if (brief.performer().name().equalsIgnoreCase(name)) {
-                s.forget(mapper.writeValueAsString(brief.on(as.apply(brief.performer()))));
-                strikes.saveAndFlush(s);
-                made.remove(s.id());
-            }
-        }
+            s.forget(mapper.writeValueAsString(brief.on(as.apply(brief.performer()))));
+            strikes.saveAndFlush(s);
+            made.remove(s.id());
+        });
+    }
+
+    /** Writes down who these were taken off, before their name is changed. */
+    public void keepWhoSat(long performer, String name) {
+        takenOff(performer, name).forEach(s -> {
+            s.takenOff(performer);
+            strikes.saveAndFlush(s);
+        });
+    }
+
+    /** Strikes that say themselves whom they were taken off; of others a run says it. */
+    private List<StrikeRun> takenOff(long performer, String name) {
+        return strikes.findAll().stream()
+                .filter(s -> !s.brief().isEmpty())
+                .filter(s -> s.performerId().map(id -> id == performer).orElseGet(() -> isCalled(s, name)))
+                .toList();
+    }
+
+    private boolean isCalled(StrikeRun strike, String name) {
+        return mapper.readValue(strike.brief(), Brief.class).performer().name().equalsIgnoreCase(name);
     }
 
     /**
@@ -186,6 +201,7 @@ public class Strikes {
                             urgent,
                             mapper.writeValueAsString(job.look()),
                             mapper.writeValueAsString(job.brief())));
+            fresh.takenOff(job.performer().id());
             Base base = base(fresh);
             if (base.removal().steps().isEmpty()) {
                 throw new NotPossible("Nothing has been laid yet: there is nothing to take off.");

@@ -88,8 +88,16 @@ class SafetyRoomTest {
                         .get("change"))
                 .asString()
                 .contains("nothing that is patch-tested");
-        lead.post(at + "/tests/0/remove");
-        assertThat(jobs.get(job.id()).performer().care().tests()).isEmpty();
+        lead.post(at + "/tests", "family", "adhesive-remover", "put", "2026-01-05T18:00", "result", "CLEAR");
+        // whoever presses on a page that is older than the last change takes out the test that stood there, and no other
+        lead.post(at + "/tests/remove", "family", "acrylic-adhesive", "put", "2026-01-05T18:00");
+        assertThat(lead.post(at + "/tests/remove", "family", "acrylic-adhesive", "put", "2026-01-05T18:00")
+                        .get("change"))
+                .asString()
+                .contains("not there any more");
+        assertThat(jobs.get(job.id()).performer().care().tests())
+                .singleElement()
+                .satisfies(t -> assertThat(t.family()).isEqualTo("adhesive-remover"));
     }
 
     @Test

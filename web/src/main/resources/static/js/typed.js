@@ -1,0 +1,54 @@
+// What was typed into a form and not saved yet stays on this device, whatever way the page is left, until it is saved or thrown away.
+const place = (form) => `typed ${new URL(form.action).pathname}`;
+
+const read = (form) => [...new FormData(form)].filter(([name]) => !name.startsWith('_')).map(([name, value]) => [name, String(value)]);
+
+function fill(form, typed) {
+  for (const field of form.elements) {
+    if (!field.name || field.type === 'hidden' || field.type === 'submit' || field.type === 'button' || field.type === 'file') continue;
+    const values = typed.filter(([name]) => name === field.name).map(([, value]) => value);
+    if (field.type === 'checkbox' || field.type === 'radio') {
+      const was = field.checked;
+      field.checked = values.includes(field.value);
+      if (was !== field.checked) field.dispatchEvent(new Event('change', { bubbles: true }));
+    } else if (values.length) [field.value] = values;
+  }
+}
+
+function say(form) {
+  const line = document.createElement('p');
+  line.className = 'unsaved';
+  line.setAttribute('role', 'status');
+  const away = document.createElement('button');
+  away.type = 'button';
+  away.className = 'act quiet';
+  away.textContent = 'Throw it away';
+  away.addEventListener('click', () => {
+    sessionStorage.removeItem(place(form));
+    location.reload();
+  });
+  line.append('What you had typed is still here and not saved yet. ', away);
+  form.prepend(line);
+}
+
+export function mountTyped(root) {
+  for (const form of root.querySelectorAll('form[data-typed]')) {
+    if (form.dataset.mounted) continue;
+    form.dataset.mounted = '1';
+    const saved = JSON.stringify(read(form));
+    const kept = sessionStorage.getItem(place(form));
+    // what the server sent back with a complaint is already what was typed
+    if (kept && kept !== saved && !form.querySelector('.problems')) {
+      fill(form, JSON.parse(kept));
+      say(form);
+    }
+    const keep = () => {
+      const now = JSON.stringify(read(form));
+      if (now === saved) sessionStorage.removeItem(place(form));
+      else sessionStorage.setItem(place(form), now);
+    };
+    form.addEventListener('input', keep);
+    form.addEventListener('change', keep);
+    form.addEventListener('submit', () => sessionStorage.removeItem(place(form)));
+  }
+}
