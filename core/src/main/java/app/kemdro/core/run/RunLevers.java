@@ -94,6 +94,29 @@ public final class RunLevers {
         return pairs.stream().max(Comparator.comparingInt(Lever::saved));
     }
 
+    /**
+     * A measure as a better planner sees it, from the order that people really have: what it says is what a press brings.
+     *
+     * @return empty where it brings less than a minute
+     */
+    public Optional<Lever> confirmed(Lever lever, Standing now, LocalDateTime at, LookPlanner better) {
+        Changes then = after(now.changes(), lever.acts(), at);
+        Planning planning = better.underWay(
+                then.look(), then.brief(), now.plan().chairIn(), now.changes().extras(), now.schedule());
+        if (!(planning instanceof Planning.Done done)) {
+            return Optional.empty();
+        }
+        Chair.Again with = new Chair(done.plan(), now.state()).planAgain(better, now.schedule(), at);
+        int without = new Chair(now.plan(), now.state())
+                .planAgain(better, now.schedule(), at)
+                .schedule()
+                .ready();
+        int saved = without - with.schedule().ready();
+        return with.trouble().isEmpty() && saved >= WORTH
+                ? Optional.of(new Lever(lever.says(), saved, lever.euros(), lever.risk(), lever.acts()))
+                : Optional.empty();
+    }
+
     private Optional<Lever> weigh(Measure measure, List<Act> acts, Standing now, LocalDateTime at, int ready) {
         Planning planning = planner.underWay(
                 measure.look(),

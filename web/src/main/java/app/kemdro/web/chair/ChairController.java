@@ -36,6 +36,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -287,14 +288,22 @@ class ChairController {
         Run run = runs.running(id);
         Standing s = runs.standing(run);
         LocalDateTime now = runs.now(run);
-        List<Lever> all = plans.runLevers().of(s.forLevers(), now);
-        List<Lever> best = all.subList(0, Math.min(MOST_LEVERS, all.size()));
+        List<Lever> best = confirmed(plans.runLevers().of(s.forLevers(), now).stream(), s, now)
+                .limit(MOST_LEVERS)
+                .toList();
         return new Helps(
                 best.stream().map(l -> line(l, s)).toList(),
-                plans.runLevers()
-                        .together(best, s.forLevers(), now)
+                confirmed(plans.runLevers().together(best, s.forLevers(), now).stream(), s, now)
+                        .findFirst()
                         .map(l -> line(l, s))
                         .orElse(null));
+    }
+
+    /** Rough plans find them; what is offered is what the planner of the chair makes of them. */
+    private Stream<Lever> confirmed(Stream<Lever> found, Standing s, LocalDateTime now) {
+        return found.limit(MOST_LEVERS + 2)
+                .flatMap(l -> plans.runLevers().confirmed(l, s.forLevers(), now, plans.live()).stream())
+                .sorted(Comparator.comparingInt(Lever::saved).reversed());
     }
 
     private static LeverLine line(Lever l, Standing s) {
