@@ -303,7 +303,7 @@ class Chair {
       { key: 'b', label: 'break', off: over || this.view.onBreak || this.view.hands.some((x) => x.running), act: () => this.send({ type: 'BREAK' }) },
       { key: 'h', label: 'hands', off: over, act: () => this.crew() },
       { key: 'm', label: 'note', off: over, act: () => this.note() },
-      { key: 'z', label: 'end', off: over, act: () => this.end() },
+      ...(over ? [] : [{ key: 'z', label: 'leave', act: () => this.end() }]),
     ];
   }
 
@@ -315,12 +315,13 @@ class Chair {
   /** The run can be left for a while or ended at any moment; what is done is kept, what is not stays undone. */
   async end() {
     const left = this.view.steps - this.view.done;
-    const what = await this.choose('End it here?', left ? `${left} of ${this.view.steps} steps are not done.` : 'All is done.', [
-      ['Go on', null],
+    const what = await this.choose('Leave the chair?', left ? `${left} of ${this.view.steps} steps are not done.` : 'All is done.', [
+      ['Leave this screen; the run goes on', 'leave', 'it is here again whenever you come back'],
       ['Pause: the performer is called away', 'away', 'everything waits'],
       ['End the day: the performer leaves the chair', 'end', 'what was done is in the book; the job can be begun again'],
     ]);
     if (what === 'end') this.send({ type: 'END' });
+    else if (what === 'leave') location.assign(this.base.replace(/chair$/, 'order'));
     else if (what === 'away') {
       const seconds = await this.choose('Away for how long?', '', AWAY.map(([words, s]) => [words, s]));
       if (seconds) this.send({ type: 'AWAY', seconds });
@@ -567,6 +568,11 @@ class Chair {
     return this.view.clocks.find((c) => c.wanted && c.closes && now >= c.closes && !c.confirmed);
   }
 
+  /** Whether the window of this step has closed: that is said above everything, and not once more. */
+  isClosed(step) {
+    return this.missed()?.wanted === step.step;
+  }
+
   windowClosed(c) {
     const again = html('button', { type: 'button', class: 'c-lever' }, html('b', {}, 'Lay it again'), html('span', {}, `${c.material}, ${c.where}`));
     again.addEventListener('click', () => this.send({ type: 'REDO', step: c.step }));
@@ -605,7 +611,7 @@ class Chair {
       if (step) block.append(html('p', { class: 'c-next' }, 'next ', html('b', {}, step.title), `, ${clockText(step.from)}`));
     } else if (step) {
       block.append(html('h2', { class: 'step' }, step.title, ' ', html('small', {}, step.where)));
-      if (h.waitsFor && !h.running) block.append(html('p', { class: 'c-test' }, 'Waits for ', html('b', {}, h.waitsFor)));
+      if (h.waitsFor && !h.running && !this.isClosed(step)) block.append(html('p', { class: 'c-test' }, 'Waits for ', html('b', {}, h.waitsFor)));
       if (step.with) block.append(html('p', { class: 'c-test' }, html('b', {}, step.with), ' helps'));
       if (step.look && !this.waitsLong(h)) block.append(html('p', { class: 'c-test' }, 'Look for ', html('b', {}, step.look)));
       if (mine) step.cautions.slice(0, 1).forEach((c) => block.append(html('p', { class: 'c-caution' }, c)));
@@ -625,6 +631,7 @@ class Chair {
   /** The one number worth counting for these hands: time left, time to wait, or the closing of a window. */
   countFor(h, step) {
     if (h.running) return { kind: step.doneAt ? 'over-now' : 'work', until: step.until };
+    if (this.isClosed(step)) return null;
     if (step.closes && step.closes - this.now() < CLOSING) return { kind: 'closing', until: step.closes };
     if (this.waitsLong(h)) return { kind: 'wait', until: step.from };
     return null;
@@ -700,9 +707,9 @@ class Chair {
       button.addEventListener('click', a.act);
       return button;
     });
-    const leave = html('a', { href: this.view.ended ? this.book : this.base.replace(/chair$/, 'order'), 'aria-label': 'Leave this screen; the run goes on' }, 'leave');
+    const leave = this.view.ended ? [html('a', { href: this.book }, 'leave')] : [];
     const focused = document.activeElement?.closest('[data-c="keys"]') ? [...part('keys').children].indexOf(document.activeElement) : -1;
-    part('keys').replaceChildren(go, ...others, leave);
+    part('keys').replaceChildren(go, ...others, ...leave);
     if (focused >= 0) part('keys').children[focused]?.focus();
   }
 

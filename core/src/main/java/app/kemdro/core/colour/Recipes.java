@@ -90,15 +90,12 @@ public final class Recipes {
         all.sort(Comparator.comparingDouble(Mix::off));
         Map<List<Integer>, Integer> begun = new HashMap<>();
         List<Mix> starts = all.stream()
-                .filter(m -> begun.merge(Arrays.stream(m.paints()).sorted().boxed().toList(), 1, Integer::sum)
-                        <= BEGUN_FROM)
+                .filter(m ->
+                        begun.merge(Arrays.stream(m.paints()).sorted().boxed().toList(), 1, Integer::sum) <= BEGUN_FROM)
                 .limit(REFINED)
                 .toList();
-        List<Recipe> found = new ArrayList<>(starts.stream()
-                .parallel()
-                .map(this::refined)
-                .map(this::recipe)
-                .toList());
+        List<Recipe> found = new ArrayList<>(
+                starts.stream().parallel().map(this::refined).map(this::recipe).toList());
         singles.stream()
                 .min(Comparator.comparingDouble(Mix::off))
                 .map(this::recipe)

@@ -96,9 +96,7 @@ public final class Amounts {
         Map<Material, Sum> sums = new LinkedHashMap<>();
         Set<String> counted = new HashSet<>();
         for (PlannedStep step : plan.steps()) {
-            Stream.concat(
-                            step.form().stream(),
-                            step.material().filter(m -> m.isForm() || m.each()).stream())
+            Stream.concat(step.form().stream(), step.material().filter(m -> m.isForm() || m.each()).stream())
                     .filter(m -> counted.add(step.entryId() + " " + m.id()))
                     .forEach(m -> {
                         Sum sum = sums.computeIfAbsent(m, k -> new Sum());

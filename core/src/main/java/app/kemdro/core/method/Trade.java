@@ -111,6 +111,13 @@ public final class Trade {
                 .toList();
     }
 
+    /** Other schools of the same family that can be laid on all of these zones, in file order. */
+    public List<Technique> schoolsBeside(Technique technique, Collection<String> zones) {
+        return schoolsBeside(technique).stream()
+                .filter(t -> t.zones().containsAll(zones))
+                .toList();
+    }
+
     /** Techniques that put themselves in where a need is not met and that give this state. */
     public List<Technique> impliedGivers(String state) {
         return implied.getOrDefault(state, List.of());

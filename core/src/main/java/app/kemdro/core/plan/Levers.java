@@ -186,8 +186,7 @@ public final class Levers {
     }
 
     private List<Measure> schools(Look look, Brief brief, LookEntry entry, Technique technique) {
-        return trade.schoolsBeside(technique).stream()
-                .filter(t -> t.zones().containsAll(entry.zones()))
+        return trade.schoolsBeside(technique, entry.zones()).stream()
                 .filter(t -> fits(t, entry, brief))
                 .filter(t -> Reactions.barring(
                                 t, entry.zones(), brief.performer().reactsTo(), trade)

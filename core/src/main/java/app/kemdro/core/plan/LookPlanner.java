@@ -32,6 +32,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** From a look and its brief to an order of work: the one way in. */
@@ -41,6 +42,9 @@ public final class LookPlanner {
 
     /** A ring of more steps than this is said with its middle left out. */
     private static final int MOST_NAMED = 5;
+
+    /** By how many times five minutes an order that is kept may begin earlier, for wishes that name a time of day. */
+    private static final int KEPT_EARLIER = 6;
 
     private static final int A_DAY = 24 * 3600;
 
@@ -144,22 +148,21 @@ public final class LookPlanner {
         List<Problem> aside = new ArrayList<>();
         while (true) {
             Look tried = rest;
-            Planning planning = before.map(order -> keeping(tried, brief, order, ""))
-                    .orElseGet(() -> plan(tried, brief));
+            Planning planning =
+                    before.map(order -> keeping(tried, brief, order, "")).orElseGet(() -> plan(tried, brief));
             if (!(planning instanceof Planning.Refused refused)) {
                 return new AsFar(planning, rest, aside);
             }
             List<Problem> ofEntries = refused.problems().stream()
                     .filter(p -> p.entries().stream().anyMatch(e -> isIn(tried, e)))
                     .toList();
-            Set<String> going = ofEntries.stream()
-                    .map(p -> latest(p.entries(), tried))
-                    .collect(Collectors.toSet());
-            Look less = rest.with(rest.entries().stream()
-                    .filter(e -> !going.contains(e.id()))
-                    .toList());
+            Set<String> going =
+                    ofEntries.stream().map(p -> latest(p.entries(), tried)).collect(Collectors.toSet());
+            Look less = rest.with(
+                    rest.entries().stream().filter(e -> !going.contains(e.id())).toList());
             if (going.isEmpty() || less.entries().isEmpty()) {
-                return new AsFar(aside.isEmpty() ? planning : new Planning.Refused(all(aside, refused)), look, List.of());
+                return new AsFar(
+                        aside.isEmpty() ? planning : new Planning.Refused(all(aside, refused)), look, List.of());
             }
             ofEntries.stream().filter(p -> !aside.contains(p)).forEach(aside::add);
             rest = less;
@@ -313,9 +316,24 @@ public final class LookPlanner {
         if (!hasTheSteps(draft, known)) {
             return Optional.empty();
         }
-        Brief brief = draft.brief();
-        LocalDateTime chairIn =
-                brief.chairIn().orElse(FiveMinutes.before(brief.call().minusSeconds(known.ready())));
+        return chairIns(draft.brief(), known.ready())
+                .flatMap(at -> keep(draft, at, known, provenOf).stream())
+                .findFirst();
+    }
+
+    /**
+     * When the performer may sit down for an order of this length: as late as the call allows. Wishes that name a time of day
+     * may ask for somewhat more, so that is tried as well.
+     */
+    private static Stream<LocalDateTime> chairIns(Brief brief, int ready) {
+        return brief.chairIn().isPresent()
+                ? brief.chairIn().stream()
+                : IntStream.rangeClosed(0, KEPT_EARLIER)
+                        .mapToObj(n -> FiveMinutes.before(brief.call().minusSeconds(ready))
+                                .minusMinutes(5L * n));
+    }
+
+    private Optional<Plan> keep(Draft draft, LocalDateTime chairIn, Schedule known, String provenOf) {
         TaskNetwork network = network(draft, chairIn);
         Schedule order = known.in(network);
         if (!ScheduleCheck.problems(network, order).isEmpty()) {
@@ -505,7 +523,9 @@ public final class LookPlanner {
                         .map(e -> Problem.note(
                                 "“%s” takes %d min in one go, longer than the %d min after which there should be a break."
                                         .formatted(
-                                                e.step().titleWithPlace(), e.task().work() / 60, every / 60),
+                                                e.step().titleWithPlace(),
+                                                e.task().work() / 60,
+                                                every / 60),
                                 "Breaks fall before and after it. Divide it over several entries, or rest in the middle of it.",
                                 e.step().zones()))
                         .toList();
@@ -517,7 +537,8 @@ public final class LookPlanner {
         for (Expanded step : draft.steps()) {
             if (step.sections() > 1) {
                 notes.add(Problem.note(
-                        "“%s” closes before all of it is laid.".formatted(step.step().titleWithPlace()),
+                        "“%s” closes before all of it is laid."
+                                .formatted(step.step().titleWithPlace()),
                         "Lay and work it in %d sections, each while it is open.".formatted(step.sections()),
                         step.step().zones()));
             }
@@ -623,15 +644,14 @@ public final class LookPlanner {
         if (!draft.problems().isEmpty()) {
             return new Planning.Refused(draft.problems());
         }
-        UnderWay work =
-                new UnderWay(
-                        trade,
-                        new PuttingRight(trade, rules),
-                        draft.stacks(),
-                        brief.performer().reactsTo(),
-                        new Expansion(trade, brief, draft.composition()),
-                        draft.steps(),
-                        draft.lags());
+        UnderWay work = new UnderWay(
+                trade,
+                new PuttingRight(trade, rules),
+                draft.stacks(),
+                brief.performer().reactsTo(),
+                new Expansion(trade, brief, draft.composition()),
+                draft.steps(),
+                draft.lags());
         extras.forEach(work::add);
         TaskNetwork plain = network(draft, chairIn);
         return new Planning.Done(new Plan(

@@ -101,15 +101,16 @@ public final class Mending {
 
     private static Look lay(Look look, Technique technique, List<String> zones, Optional<Layer> below) {
         List<LookEntry> entries = new ArrayList<>(look.entries());
-        String over = technique.between() ? below.map(b -> LookPlanner.origin(b.entry())).orElse(LookEntry.BODY) : "";
+        String over = technique.between()
+                ? below.map(b -> LookPlanner.origin(b.entry())).orElse(LookEntry.BODY)
+                : "";
         entries.add(new LookEntry(look.freeId("mend-" + technique.id()), technique.id(), zones, 0).above(over));
         return look.with(entries);
     }
 
     private List<Offer> swaps(Look look, LookEntry entry, String because) {
         Technique now = trade.technique(entry.techniqueId());
-        return trade.schoolsBeside(now).stream()
-                .filter(t -> t.zones().containsAll(entry.zones()))
+        return trade.schoolsBeside(now, entry.zones()).stream()
                 .map(t -> new Offer(
                         t.name() + " instead of " + Letters.low(now.name()),
                         because,

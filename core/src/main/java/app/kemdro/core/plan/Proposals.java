@@ -251,8 +251,7 @@ public final class Proposals {
                         .add(z));
         for (List<String> zones : byRegion.values()) {
             fillers(look, zones).findFirst().ifPresent(fill -> {
-                List<String> fit =
-                        zones.stream().filter(fill.zones()::contains).toList();
+                List<String> fit = zones.stream().filter(fill.zones()::contains).toList();
                 proposals.add(new Proposal(
                         fill.name() + ", " + trade.body().say(fit),
                         "Neither costume nor look covers it.",
@@ -271,7 +270,8 @@ public final class Proposals {
         Stream<Technique> worn = look.entries().stream()
                 .map(e -> trade.technique(e.techniqueId()))
                 .filter(t -> t.slot().equals(carry.slot()));
-        Stream<Technique> bases = trade.techniques().stream().filter(t -> t.slot().equals(carry.slot()));
+        Stream<Technique> bases =
+                trade.techniques().stream().filter(t -> t.slot().equals(carry.slot()));
         return Stream.of(
                         Stream.of(carry).filter(t -> t.zones().containsAll(zones)),
                         worn,
@@ -280,11 +280,13 @@ public final class Proposals {
                 .flatMap(s -> s)
                 .distinct()
                 .filter(t -> BareSkin.covers(t) && zones.stream().anyMatch(t.zones()::contains))
-                .filter(t -> Reactions.barring(t, fitting(t, zones), brief.performer().reactsTo(), trade)
+                .filter(t -> Reactions.barring(
+                                t, fitting(t, zones), brief.performer().reactsTo(), trade)
                         .isEmpty())
-                .filter(t -> fitting(t, zones).stream().noneMatch(z -> look.on(z).stream()
-                        .map(e -> trade.technique(e.techniqueId()))
-                        .anyMatch(o -> o.slot().equals(t.slot()) && !o.equals(t))));
+                .filter(t -> fitting(t, zones).stream()
+                        .noneMatch(z -> look.on(z).stream()
+                                .map(e -> trade.technique(e.techniqueId()))
+                                .anyMatch(o -> o.slot().equals(t.slot()) && !o.equals(t))));
     }
 
     private static List<String> fitting(Technique technique, List<String> zones) {

@@ -113,8 +113,7 @@ public final class PuttingRight {
     private boolean chain(Optional<Surface> first, List<Material> lays) {
         Optional<Surface> below = first;
         for (Material next : lays) {
-            if (below.isPresent()
-                    && !rules.judge(below.get(), next).verdict().isFine()) {
+            if (below.isPresent() && !rules.judge(below.get(), next).verdict().isFine()) {
                 return false;
             }
             below = Optional.of(Surface.of(next));

@@ -39,9 +39,8 @@ public final class Substitutes {
             if (!technique.materials().contains(family)) {
                 continue;
             }
-            trade.schoolsBeside(technique).stream()
+            trade.schoolsBeside(technique, entry.zones()).stream()
                     .filter(t -> !t.materials().contains(family))
-                    .filter(t -> t.zones().containsAll(entry.zones()))
                     .filter(t -> Reactions.barring(
                                     t, entry.zones(), brief.performer().reactsTo(), trade)
                             .isEmpty())

@@ -105,7 +105,8 @@ final class UnderWay {
         }
         List<String> zones = way.get().zones();
         LookEntry asked = new LookEntry(extra.id(), way.get().how().id(), zones, 0);
-        List<Expanded> work = expansion.expand(Entry.of(extra.id(), asked, way.get().how(), zones, false));
+        List<Expanded> work =
+                expansion.expand(Entry.of(extra.id(), asked, way.get().how(), zones, false));
         Set<String> mended = new HashSet<>(zones);
         String first = work.get(0).step().id();
         lags.add(new Lag(extra.step(), first, Lag.Kind.AFTER, null, "what happened is put right first"));

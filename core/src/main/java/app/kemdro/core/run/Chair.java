@@ -128,8 +128,7 @@ public final class Chair {
                         + (state.step(from).status() == Status.RUNNING ? "still under way." : "not done."))
                 .findFirst();
         return open.or(() -> plan.network().lags().stream()
-                .filter(l -> l.to().equals(step)
-                        && state.step(l.from()).status() == Status.DONE)
+                .filter(l -> l.to().equals(step) && state.step(l.from()).status() == Status.DONE)
                 .flatMap(l -> film(l, now).stream())
                 .findFirst());
     }

@@ -176,9 +176,7 @@ public final class RunLevers {
 
     /** Whether hands have been at any step of this entry of the look. */
     public static boolean hasBegun(Plan plan, RunState state, String entry) {
-        return plan.steps().stream()
-                .filter(s -> s.entryId().equals(entry))
-                .anyMatch(s -> begun(state.step(s.id())));
+        return plan.steps().stream().filter(s -> s.entryId().equals(entry)).anyMatch(s -> begun(state.step(s.id())));
     }
 
     private int again(Standing now, Plan plan, LocalDateTime at) {

@@ -292,8 +292,7 @@ public final class Safety {
         return zones.stream()
                 .map(plan.stacks()::get)
                 .filter(s -> s != null)
-                .anyMatch(s -> s.layers().stream()
-                        .anyMatch(l -> l.technique().worn()));
+                .anyMatch(s -> s.layers().stream().anyMatch(l -> l.technique().worn()));
     }
 
     private void lenses(Plan plan, Care care, List<Finding> all) {

@@ -32,7 +32,8 @@ public record BreakRule(int every, int length, int meal) {
         int longest = 0;
         for (Task task : tasks) {
             Task.Mode alone = task.modes().get(0);
-            int work = workers.stream().mapToInt(w -> w.seconds(task, alone)).max().orElse(task.work());
+            int work =
+                    workers.stream().mapToInt(w -> w.seconds(task, alone)).max().orElse(task.work());
             int tool = task.modes().stream().mapToInt(Task.Mode::tool).max().orElse(0);
             longest = Math.max(longest, Math.max(work, task.work()) + tool);
         }

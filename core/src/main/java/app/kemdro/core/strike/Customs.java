@@ -14,8 +14,7 @@ import java.util.Set;
  * @param clings kinds of material that cling without any glue, so that their own remover is wanted
  * @param soakLatest minutes after a soak by which it must be lifted
  */
-record Customs(
-        List<Kind> kinds, Set<String> clings, int soakLatest, Pace films, Pace flood, Last wash, Last soothe) {
+record Customs(List<Kind> kinds, Set<String> clings, int soakLatest, Pace films, Pace flood, Last wash, Last soothe) {
 
     /** Minutes of hands for each thing, and for each 100 cm². */
     record Pace(double minutes, double per100Cm2) {

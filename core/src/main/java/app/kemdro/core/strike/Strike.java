@@ -351,7 +351,8 @@ public final class Strike {
                 begin = id + "/flood";
                 steps.add(step(group, begin, Sort.FLOOD, wet));
                 tasks.add(task(begin, customs.flood().on(wet), group.wet(), group.soak()));
-                lags.add(new Lag(begin, lift, Lag.Kind.SETTLED, 60 * customs.soakLatest(), "it soaks first, and not for ever"));
+                lags.add(new Lag(
+                        begin, lift, Lag.Kind.SETTLED, 60 * customs.soakLatest(), "it soaks first, and not for ever"));
             }
             for (String before : group.after) {
                 lags.add(after(lastOf.get(before), begin));
@@ -368,8 +369,7 @@ public final class Strike {
         List<Worker> hands = brief.crew().stream()
                 .map(h -> new Worker(h.name(), true, h.pace(), 0, FAR))
                 .toList();
-        TaskNetwork network =
-                new TaskNetwork(tasks, lags, hands, 0, BreakRule.USUAL.around(tasks, hands));
+        TaskNetwork network = new TaskNetwork(tasks, lags, hands, 0, BreakRule.USUAL.around(tasks, hands));
         Outcome outcome = planner.plan(network);
         if (!(outcome instanceof Outcome.Planned)) {
             network = network.loosest();
@@ -401,8 +401,7 @@ public final class Strike {
             }
             for (Group first : firsts) {
                 String off = first.key + "/lift";
-                boolean earlier =
-                        !group.leavesFirst() || firsts.indexOf(first) < firsts.indexOf(group);
+                boolean earlier = !group.leavesFirst() || firsts.indexOf(first) < firsts.indexOf(group);
                 if (first != group && earlier && !leads(wet, off, lags)) {
                     lags.add(new Lag(off, wet, Lag.Kind.AFTER, null, "it is off before anything wet comes near"));
                 }

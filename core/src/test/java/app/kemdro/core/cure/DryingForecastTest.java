@@ -68,7 +68,9 @@ class DryingForecastTest {
             }
             DryingTimes times = Drying.of(material.setting(), ROOM, Ground.bench(ROOM), Blow.STILL);
             if (times.tacky().isPresent() && times.closes().isPresent()) {
-                assertThat(times.tacky().getAsDouble()).as(material.id()).isLessThan(times.closes().getAsDouble());
+                assertThat(times.tacky().getAsDouble())
+                        .as(material.id())
+                        .isLessThan(times.closes().getAsDouble());
             }
         }
     }

@@ -28,8 +28,13 @@ class LoadsTest {
     @Test
     void onlyPowderIsDust() {
         TRADE.materials().all().stream()
-                .filter(m -> !m.kind().equals("powder") && !m.kind().equals("bench") && !m.kind().equals("remover"))
-                .filter(m -> !m.isForm() && !m.each() && !m.kind().equals("lens") && !m.kind().equals("lash"))
+                .filter(m -> !m.kind().equals("powder")
+                        && !m.kind().equals("bench")
+                        && !m.kind().equals("remover"))
+                .filter(m -> !m.isForm()
+                        && !m.each()
+                        && !m.kind().equals("lens")
+                        && !m.kind().equals("lash"))
                 .forEach(m -> assertThat(m.gramsPerCm2()).as(m.id()).isGreaterThan(0.0006));
     }
 

@@ -29,9 +29,8 @@ import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
-import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class SafetyTest {
     private static final Safety SAFETY = new Safety(TRADE);
@@ -106,8 +105,16 @@ class SafetyTest {
     @ParameterizedTest
     @ValueSource(
             strings = {
-                "cotton-build", "tissue-build", "age-stretch", "wax-build", "gel-scar", "skin-tear", "foam-piece",
-                "silicone-silicone", "latex-piece-fresh", "bought-piece"
+                "cotton-build",
+                "tissue-build",
+                "age-stretch",
+                "wax-build",
+                "gel-scar",
+                "skin-tear",
+                "foam-piece",
+                "silicone-silicone",
+                "latex-piece-fresh",
+                "bought-piece"
             })
     void whateverIsBuiltUpOverNoseAndMouthIsLookedAt(String technique) {
         Look both = look(entry(technique, "nose"), entry(technique, "upper-lip"));

@@ -115,13 +115,14 @@ public final class Networks {
             workers.add(new Worker("w" + w, w == 0 || r.nextInt(3) == 0, 0.8 + r.nextInt(5) / 10.0, 0, 100_000));
         }
         // no shorter than anything takes the slowest hands, or nothing could be done between two breaks
-        int every = 60 + tasks.stream()
-                .mapToInt(t -> 2 * t.work() + t.modes().stream().mapToInt(Mode::tool).max().orElse(0))
-                .max()
-                .orElseThrow();
-        List<Pin> pins = r.nextInt(4) == 0
-                ? List.of(new Pin("t" + r.nextInt(n), r.nextInt(3000), Mode.NEVER, null))
-                : List.of();
+        int every = 60
+                + tasks.stream()
+                        .mapToInt(t -> 2 * t.work()
+                                + t.modes().stream().mapToInt(Mode::tool).max().orElse(0))
+                        .max()
+                        .orElseThrow();
+        List<Pin> pins =
+                r.nextInt(4) == 0 ? List.of(new Pin("t" + r.nextInt(n), r.nextInt(3000), Mode.NEVER, null)) : List.of();
         return new TaskNetwork(tasks, lags, workers, 1, new BreakRule(every, 120, 240), pins);
     }
 

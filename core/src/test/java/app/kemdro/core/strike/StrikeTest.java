@@ -234,7 +234,9 @@ class StrikeTest {
         for (Step flood :
                 removal.steps().stream().filter(s -> s.sort() == Sort.FLOOD).toList()) {
             int loose = removal.schedule().of(flood.id()).end() + flood.soakSeconds();
-            assertThat(removal.schedule().of(flood.id().replace("/flood", "/lift")).start())
+            assertThat(removal.schedule()
+                            .of(flood.id().replace("/flood", "/lift"))
+                            .start())
                     .as(flood.title() + ", " + flood.where())
                     .isLessThanOrEqualTo(loose + 600);
         }
@@ -244,9 +246,8 @@ class StrikeTest {
     void whatNoGlueHoldsComesOffDry() {
         Removal removal = removal(look(entry("wig-pulled", "crown", "hairline")));
         assertThat(removal.steps())
-                .filteredOn(s -> s.takes().values().stream()
-                        .flatMap(List::stream)
-                        .anyMatch(m -> m.id().equals("wig")))
+                .filteredOn(
+                        s -> s.takes().values().stream().flatMap(List::stream).anyMatch(m -> m.id().equals("wig")))
                 .hasSize(1)
                 .allSatisfy(s -> assertThat(s.grams()).isZero());
         assertThat(removal.steps())

@@ -116,16 +116,14 @@ class BriefController {
                 .named(brief.get().performer().name())
                 .filter(p -> p.id() != job.performer().id());
         Brief meant = other.map(p -> brief.get().on(p.facts())).orElse(brief.get());
-        String said = plans.change(
-                        job,
-                        j -> {
-                            j.describe(
-                                    form.getTitle().strip(),
-                                    form.getProduction().strip(),
-                                    form.getIdea().strip(),
-                                    meant);
-                            j.atSensor(form.isAtSensor());
-                        })
+        String said = plans.change(job, j -> {
+                    j.describe(
+                            form.getTitle().strip(),
+                            form.getProduction().strip(),
+                            form.getIdea().strip(),
+                            meant);
+                    j.atSensor(form.isAtSensor());
+                })
                 .said();
         after.addFlashAttribute(
                 Rooms.CHANGE,

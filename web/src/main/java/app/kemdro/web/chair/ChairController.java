@@ -18,8 +18,8 @@ import app.kemdro.web.live.MayListen;
 import app.kemdro.web.live.Screens;
 import app.kemdro.web.plans.Plans;
 import app.kemdro.web.plans.Words;
-import app.kemdro.web.room.Json;
 import app.kemdro.web.print.Printable;
+import app.kemdro.web.room.Json;
 import app.kemdro.web.room.Rooms;
 import app.kemdro.web.safety.Gate;
 import jakarta.servlet.http.HttpServletRequest;
@@ -193,7 +193,8 @@ class ChairController {
     @GetMapping(path = "/jobs/{id}/chair/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     SseEmitter stream(@PathVariable long id, Principal who, HttpServletRequest request) {
         HttpSession session = request.getSession(false);
-        return screens.listen(Announcer.channel(id), json.text(state(id)), () -> isOpen(session) && mayListen.mayListen(who, id));
+        return screens.listen(
+                Announcer.channel(id), json.text(state(id)), () -> isOpen(session) && mayListen.mayListen(who, id));
     }
 
     @GetMapping("/jobs/{id}/chair/state")
@@ -341,9 +342,9 @@ class ChairController {
                             .reversed())
                     .filter(distinctPlaces())
                     .limit(MOST_PLACES)
-                    .forEach(step -> Legal.way(repair, step, List.of(), s, right).ifPresent(way -> byWay.computeIfAbsent(
-                                    way.how().name(), k -> new ArrayList<>())
-                            .add(new Place(step.id(), step.technique().name(), step.where()))));
+                    .forEach(step -> Legal.way(repair, step, List.of(), s, right)
+                            .ifPresent(way -> byWay.computeIfAbsent(way.how().name(), k -> new ArrayList<>())
+                                    .add(new Place(step.id(), step.technique().name(), step.where()))));
             byWay.forEach((how, places) -> lines.add(new TroubleLine(repair.id(), repair.says(), how, places)));
         }
         return lines;
@@ -415,7 +416,8 @@ class ChairController {
 
     @ExceptionHandler(NotPossible.class)
     ResponseEntity<Refusal> refuse(NotPossible refusal) {
-        return ResponseEntity.status(HttpStatus.CONFLICT).body(new Refusal(refusal.getMessage(), refusal instanceof Asked));
+        return ResponseEntity.status(HttpStatus.CONFLICT)
+                .body(new Refusal(refusal.getMessage(), refusal instanceof Asked));
     }
 
     /** Whoever has signed out hears nothing more. */

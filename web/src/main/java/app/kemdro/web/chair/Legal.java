@@ -171,11 +171,12 @@ final class Legal {
                 .findFirst()
                 .orElseThrow(() -> new NotPossible("That is not in the look any more."));
         if (e.type() != Type.COATS && RunLevers.hasBegun(now.plan(), now.state(), entry.id())) {
-            throw new NotPossible("It has begun already and stays as it is: what lies on the body is not laid another way.");
+            throw new NotPossible(
+                    "It has begun already and stays as it is: what lies on the body is not laid another way.");
         }
         Technique technique = trade.technique(entry.techniqueId());
         boolean other = e.type() != Type.SCHOOL
-                || trade.schoolsBeside(technique).stream().anyMatch(t -> t.id().equals(e.text()));
+                || trade.schoolsBeside(technique, entry.zones()).stream().anyMatch(t -> t.id().equals(e.text()));
         if (!other) {
             throw new NotPossible("There is no such school for “" + technique.name() + "”.");
         }

@@ -43,9 +43,10 @@ class RoomWatch implements DisposableBean {
     /** Reports the room to every run that counts with another one. */
     void look() {
         try {
-            sensor.now().ifPresent(reading -> runs.atWork().stream()
-                    .filter(r -> jobs.get(r.jobId()).atSensor())
-                    .forEach(r -> compare(r, reading)));
+            sensor.now()
+                    .ifPresent(reading -> runs.atWork().stream()
+                            .filter(r -> jobs.get(r.jobId()).atSensor())
+                            .forEach(r -> compare(r, reading)));
         } catch (RuntimeException e) {
             LOG.warn("The room could not be compared with what a run counts with", e);
         }

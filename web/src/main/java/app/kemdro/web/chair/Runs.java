@@ -159,13 +159,15 @@ public class Runs {
     /** Hands that have joined the run of this job that is on, and have not left it. */
     public Set<String> joined(long jobId) {
         Set<String> here = new HashSet<>();
-        open(jobId).stream().flatMap(r -> RunState.of(eventsOf(r)).events().stream()).forEach(e -> {
-            if (e.type() == Type.JOIN) {
-                here.add(e.hands());
-            } else if (e.type() == Type.LEAVE) {
-                here.remove(e.hands());
-            }
-        });
+        open(jobId).stream()
+                .flatMap(r -> RunState.of(eventsOf(r)).events().stream())
+                .forEach(e -> {
+                    if (e.type() == Type.JOIN) {
+                        here.add(e.hands());
+                    } else if (e.type() == Type.LEAVE) {
+                        here.remove(e.hands());
+                    }
+                });
         return here;
     }
 
@@ -222,8 +224,8 @@ public class Runs {
             }
             Job job = jobs.get(jobId);
             Plan plan = plans.of(job).plan().orElseThrow(() -> refused(plans.near(job, job.brief())));
-            Base base = new Base(
-                    plan.carriedOut(plans.of(job).look()), plan.brief().seated(plan.chairIn()), plan);
+            Base base =
+                    new Base(plan.carriedOut(plans.of(job).look()), plan.brief().seated(plan.chairIn()), plan);
             return transaction.execute(t -> seat(job, base, account, pace));
         }
     }

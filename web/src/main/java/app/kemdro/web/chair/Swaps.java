@@ -45,8 +45,7 @@ class Swaps {
                 continue;
             }
             Technique technique = trade.technique(entry.techniqueId());
-            List<School> schools = trade.schoolsBeside(technique).stream()
-                    .filter(t -> t.zones().containsAll(entry.zones()))
+            List<School> schools = trade.schoolsBeside(technique, entry.zones()).stream()
                     .filter(t -> Reactions.barring(
                                     t,
                                     entry.zones(),
@@ -82,8 +81,8 @@ class Swaps {
                 ? Optional.of(new School(
                         t.id(),
                         t.name(),
-                        Words.change(
-                                Math.round((again.schedule().ready() - s.schedule().ready()) / 60.0)),
+                        Words.change(Math.round(
+                                (again.schedule().ready() - s.schedule().ready()) / 60.0)),
                         ""))
                 : Optional.empty();
     }

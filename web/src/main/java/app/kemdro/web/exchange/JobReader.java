@@ -107,8 +107,7 @@ class JobReader {
     }
 
     /** What a file holds. */
-    record Taken(
-            Job job, List<JobColours.Mix> mixes, List<Map<String, String>> paints, Optional<Schedule> order) {}
+    record Taken(Job job, List<JobColours.Mix> mixes, List<Map<String, String>> paints, Optional<Schedule> order) {}
 
     /** An order as it stands in a file; whether it fits the job is found out when that is planned. */
     private static Schedule order(JobFile.Order given) {
@@ -130,7 +129,16 @@ class JobReader {
                 throw new Unreadable(at + ": it ends before it begins, or is done in no way there is.");
             }
             placed.add(new Placed(
-                    text(at + ".step", s.step(), 200), s.hands(), s.help(), way, from, until, until, Task.Mode.NEVER, until, 0));
+                    text(at + ".step", s.step(), 200),
+                    s.hands(),
+                    s.help(),
+                    way,
+                    from,
+                    until,
+                    until,
+                    Task.Mode.NEVER,
+                    until,
+                    0));
         }
         List<Rest> rests = new ArrayList<>();
         for (JobFile.Break b : breaks) {

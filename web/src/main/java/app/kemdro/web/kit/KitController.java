@@ -140,7 +140,7 @@ class KitController {
         boolean fits = trade.has(school)
                 && job.look()
                         .entry(entry)
-                        .filter(e -> trade.schoolsBeside(trade.technique(e.techniqueId())).stream()
+                        .filter(e -> trade.schoolsBeside(trade.technique(e.techniqueId()), e.zones()).stream()
                                 .anyMatch(t -> t.id().equals(school)))
                         .isPresent();
         after.addFlashAttribute(

@@ -232,7 +232,8 @@ class LookController {
                 look -> {
                     Technique school = known(technique);
                     if (look.entry(entry).stream()
-                            .anyMatch(e -> school.covers().isEmpty() && !school.zones().containsAll(e.zones()))) {
+                            .anyMatch(e ->
+                                    school.covers().isEmpty() && !school.zones().containsAll(e.zones()))) {
                         throw new Unknown(school.name() + " is not for all of these zones. Nothing was changed.");
                     }
                     return LookChange.school(look, entry, school);
@@ -379,7 +380,6 @@ class LookController {
         after.addFlashAttribute(Rooms.CHANGE, changed.said());
         // only zones of the body go back into an address: anything else is whatever somebody sent
         List<String> known = press.zones().stream().filter(trade.body()::has).toList();
-        return "redirect:/jobs/" + press.id() + "/look"
-                + (known.isEmpty() ? "" : "?zones=" + String.join(",", known));
+        return "redirect:/jobs/" + press.id() + "/look" + (known.isEmpty() ? "" : "?zones=" + String.join(",", known));
     }
 }

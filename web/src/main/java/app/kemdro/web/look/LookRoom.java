@@ -19,9 +19,9 @@ import app.kemdro.core.plan.Planning;
 import app.kemdro.core.plan.Proposals;
 import app.kemdro.core.plan.Proposals.Proposal;
 import app.kemdro.core.plan.Proposals.Weighed;
+import app.kemdro.core.plan.Reactions;
 import app.kemdro.core.plan.Trials;
 import app.kemdro.core.plan.Unmet;
-import app.kemdro.core.plan.Reactions;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.plans.Plans;
 import app.kemdro.web.plans.Words;
@@ -401,7 +401,8 @@ final class LookRoom {
 
     /** What is proposed besides covering bare skin, which is said where bare skin is. */
     List<Proposal> advised() {
-        List<String> fills = proposals.fills(job.look()).stream().map(Proposal::says).toList();
+        List<String> fills =
+                proposals.fills(job.look()).stream().map(Proposal::says).toList();
         return tried(proposals.of(job.look()).stream()
                 .filter(p -> !fills.contains(p.says()))
                 .toList());

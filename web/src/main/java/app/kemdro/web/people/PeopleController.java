@@ -70,9 +70,11 @@ class PeopleController {
     /** Hands of any job, under the name of their account where they have one, with what jobs say of their skill and hours. */
     private List<Artist> artists(List<Job> all) {
         Map<String, List<Hands>> known = new TreeMap<>(String.CASE_INSENSITIVE_ORDER);
-        all.stream().flatMap(j -> j.brief().crew().stream()).forEach(h -> known.computeIfAbsent(
-                        signsIn(h.name()).map(Account::getDisplayName).orElse(h.name()), k -> new ArrayList<>())
-                .add(h));
+        all.stream()
+                .flatMap(j -> j.brief().crew().stream())
+                .forEach(h -> known.computeIfAbsent(
+                                signsIn(h.name()).map(Account::getDisplayName).orElse(h.name()), k -> new ArrayList<>())
+                        .add(h));
         List<Pace> believed = paces.of(List.copyOf(known.keySet()));
         List<Artist> artists = new ArrayList<>();
         known.forEach((name, hands) -> artists.add(new Artist(
@@ -89,7 +91,8 @@ class PeopleController {
         return hands.stream()
                 .map(h -> h.skill().name().toLowerCase(Locale.ROOT))
                 .distinct()
-                .collect(Collectors.joining(" or ", "", hands.stream().map(Hands::skill).distinct().count() > 1 ? ", by the job" : ""));
+                .collect(Collectors.joining(
+                        " or ", "", hands.stream().map(Hands::skill).distinct().count() > 1 ? ", by the job" : ""));
     }
 
     /** Blank hours in a brief are a whole day; an hour each would say nothing. */

@@ -194,10 +194,8 @@ public class Plans {
             if (wish.kind() == Wish.Kind.IF_TIME) {
                 continue;
             }
-            Look without = look
-                    .wishing(look.wishes().stream()
-                            .filter(w -> !w.equals(wish))
-                            .toList());
+            Look without = look.wishing(
+                    look.wishes().stream().filter(w -> !w.equals(wish)).toList());
             starts.stream()
                     .map(start -> rough.plan(without, seated, Optional.of(start)))
                     .flatMap(p -> p instanceof Planning.Done done ? Stream.of(done.plan()) : Stream.empty())

@@ -209,7 +209,8 @@ class SafetyController {
 
     /** Takes out the test that says so: of this family, put on then; whatever came in or went meanwhile. */
     @PostMapping("/jobs/{id}/safety/tests/remove")
-    String remove(@PathVariable long id, @RequestParam String family, @RequestParam String put, RedirectAttributes after) {
+    String remove(
+            @PathVariable long id, @RequestParam String family, @RequestParam String put, RedirectAttributes after) {
         try {
             LocalDateTime then = LocalDateTime.parse(put.strip());
             boolean there = jobs.get(id).performer().care().tests().stream()
@@ -217,8 +218,10 @@ class SafetyController {
             if (!there) {
                 return say(id, "That test is not there any more. Nothing was changed.", after);
             }
-            change(id, tests -> tests.removeIf(
-                    t -> t.family().equals(family) && t.put().equals(then)));
+            change(
+                    id,
+                    tests -> tests.removeIf(
+                            t -> t.family().equals(family) && t.put().equals(then)));
             return say(id, "The patch test is taken out.", after);
         } catch (DateTimeParseException e) {
             return say(id, "'" + put + "' is no day and hour. Nothing was changed.", after);

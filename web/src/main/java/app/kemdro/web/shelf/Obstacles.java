@@ -55,7 +55,9 @@ class Obstacles {
     private synchronized List<Problem> fromRooms(Job job, Plan plan) {
         LocalDateTime now = LocalDateTime.now(clock);
         Optional<Known> before = Optional.ofNullable(known.get(job.id()))
-                .filter(k -> k.version().equals(job.version()) && !k.at().plus(STANDS).isBefore(now) && !k.at().isAfter(now));
+                .filter(k -> k.version().equals(job.version())
+                        && !k.at().plus(STANDS).isBefore(now)
+                        && !k.at().isAfter(now));
         if (before.isPresent()) {
             return before.get().lines();
         }

@@ -138,9 +138,7 @@ class ShelfController {
         jobs.letGo(now);
         return jobs.setAside().stream()
                 .map(j -> new Aside(
-                        j.id(),
-                        j.title(),
-                        Words.day(j.setAside().orElse(now).plusDays(Jobs.DAYS_ASIDE))))
+                        j.id(), j.title(), Words.day(j.setAside().orElse(now).plusDays(Jobs.DAYS_ASIDE))))
                 .toList();
     }
 

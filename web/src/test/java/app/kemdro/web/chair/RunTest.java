@@ -232,7 +232,8 @@ class RunTest {
                 try {
                     runs.report(
                             of.id(),
-                            new RunEvent("whole-" + pressed++, LocalDateTime.now(clock), h.name(), type, step, 0, 0, ""),
+                            new RunEvent(
+                                    "whole-" + pressed++, LocalDateTime.now(clock), h.name(), type, step, 0, 0, ""),
                             "ines");
                     return;
                 } catch (Asked tooSoon) {

@@ -77,7 +77,8 @@ class ColourRoomTest {
     @Test
     void aBlueShadowAsksForSomethingWarm() throws Exception {
         assertThat(ask("shadow", "#777a90"))
-                .containsPattern("“[^”]*(orange|peach|red oxide|ochre|umber|yellow|flesh)”, about .* takes the cast from");
+                .containsPattern(
+                        "“[^”]*(orange|peach|red oxide|ochre|umber|yellow|flesh)”, about .* takes the cast from");
     }
 
     @ParameterizedTest

@@ -38,14 +38,13 @@ final class Afresh {
         zones.forEach((id, node) -> placeOf.put(
                 id, String.valueOf(map(node).getOrDefault("place", "skin")).toLowerCase(java.util.Locale.ROOT)));
         Map<String, Object> repairs = map(yaml("/trade/repairs.yaml"));
-        repairs.forEach((id, node) -> map(map(node).get("ways"))
-                .forEach((way, how) -> {
-                    Map<String, Object> own = new LinkedHashMap<>(map(how));
-                    if (own.get("like") != null) {
-                        own.put("like", id + "-" + own.get("like"));
-                    }
-                    techniques.put(id + "-" + way, own);
-                }));
+        repairs.forEach((id, node) -> map(map(node).get("ways")).forEach((way, how) -> {
+            Map<String, Object> own = new LinkedHashMap<>(map(how));
+            if (own.get("like") != null) {
+                own.put("like", id + "-" + own.get("like"));
+            }
+            techniques.put(id + "-" + way, own);
+        }));
     }
 
     private List<Map<String, Map<String, Object>>> files(String folder) {
@@ -145,7 +144,9 @@ final class Afresh {
         for (PlannedStep film : plan.steps()) {
             boolean follows = film.entryId().equals(step.entryId())
                     && film.technique().equals(step.technique())
-                    && film.id().substring(0, film.id().indexOf('/')).equals(step.id().substring(0, step.id().indexOf('/')))
+                    && film.id()
+                            .substring(0, film.id().indexOf('/'))
+                            .equals(step.id().substring(0, step.id().indexOf('/')))
                     && isBefore(film, step);
             Placed laid = schedule.find(film.id()).orElse(null);
             if (!follows || film.drying().isEmpty() || laid == null) {
@@ -174,7 +175,9 @@ final class Afresh {
         List<String> after = step.template().after();
         List<String> ids = step.technique().steps().stream().map(s -> s.id()).toList();
         String before = after.isEmpty()
-                ? ids.indexOf(step.template().id()) == 0 ? "" : ids.get(ids.indexOf(step.template().id()) - 1)
+                ? ids.indexOf(step.template().id()) == 0
+                        ? ""
+                        : ids.get(ids.indexOf(step.template().id()) - 1)
                 : after.get(0);
         boolean sameZone = step.zones().stream().anyMatch(film.zones()::contains)
                 || step.technique().steps().stream().anyMatch(s -> s.each());
@@ -188,7 +191,11 @@ final class Afresh {
 
     private static String side(PlannedStep step) {
         int at = step.id().indexOf('@');
-        return at < 0 ? "" : step.id().endsWith("-left") ? "left" : step.id().endsWith("-right") ? "right" : step.id().substring(at);
+        return at < 0
+                ? ""
+                : step.id().endsWith("-left")
+                        ? "left"
+                        : step.id().endsWith("-right") ? "right" : step.id().substring(at);
     }
 
     /** Nobody works outside their hours, or at two things at once. */
@@ -210,6 +217,8 @@ final class Afresh {
             }
         });
         Set<String> seen = new HashSet<>();
-        schedule.placed().stream().filter(p -> !seen.add(p.task())).forEach(p -> wrong.add(p.task() + " is done twice"));
+        schedule.placed().stream()
+                .filter(p -> !seen.add(p.task()))
+                .forEach(p -> wrong.add(p.task() + " is done twice"));
     }
 }

@@ -99,11 +99,16 @@ final class Draw {
         for (int k = 0; k < hands; k++) {
             boolean longDay = dice.nextInt(4) > 0;
             crew.add(Map.of(
-                    "name", NAMES.get((k + dice.nextInt(2)) % NAMES.size()) + (k == 0 ? "" : " " + k),
-                    "skill", k == 0 ? "LEAD" : one(List.of("LEAD", "ASSISTANT", "TRAINEE")),
-                    "from", call.minusHours(longDay ? 16 : 5 + dice.nextInt(6)).toString(),
-                    "until", call.plusHours(longDay ? 12 : 1 + dice.nextInt(4)).toString(),
-                    "factor", 0.8 + dice.nextInt(5) / 10.0));
+                    "name",
+                    NAMES.get((k + dice.nextInt(2)) % NAMES.size()) + (k == 0 ? "" : " " + k),
+                    "skill",
+                    k == 0 ? "LEAD" : one(List.of("LEAD", "ASSISTANT", "TRAINEE")),
+                    "from",
+                    call.minusHours(longDay ? 16 : 5 + dice.nextInt(6)).toString(),
+                    "until",
+                    call.plusHours(longDay ? 12 : 1 + dice.nextInt(4)).toString(),
+                    "factor",
+                    0.8 + dice.nextInt(5) / 10.0));
         }
         return crew;
     }
@@ -133,7 +138,9 @@ final class Draw {
                 ? between(technique.coats().least(), technique.coats().most())
                 : 0;
         int items = technique.items().isChoice() && dice.nextInt(3) == 0
-                ? between(technique.items().least(), Math.min(40, technique.items().most()))
+                ? between(
+                        technique.items().least(),
+                        Math.min(40, technique.items().most()))
                 : 0;
         entries.add(new LookEntry(
                 technique.id() + "-" + (entries.size() + 1),

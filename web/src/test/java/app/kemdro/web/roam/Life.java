@@ -55,7 +55,8 @@ import tools.jackson.databind.json.JsonMapper;
  */
 final class Life {
     private static final int REMEMBERED = 12;
-    private static final Pattern SAYS = Pattern.compile("/look/propose\".*?name=\"says\" value=\"([^\"]*)\"", Pattern.DOTALL);
+    private static final Pattern SAYS =
+            Pattern.compile("/look/propose\".*?name=\"says\" value=\"([^\"]*)\"", Pattern.DOTALL);
     private static final Pattern LEVER =
             Pattern.compile("name=\"says\" value=\"([^\"]*)\".{0,400}?−(?:(\\d+) h ?)?(?:(\\d+) min)?", Pattern.DOTALL);
     private static final Pattern BUTTON = Pattern.compile(
@@ -118,13 +119,23 @@ final class Life {
     private String get(String path) {
         return body(heard(
                 "GET " + path,
-                on.mvc().get().uri(path).with(user("ines").roles("LEAD")).exchange().getResponse()));
+                on.mvc()
+                        .get()
+                        .uri(path)
+                        .with(user("ines").roles("LEAD"))
+                        .exchange()
+                        .getResponse()));
     }
 
     private void found(String path) {
         MockHttpServletResponse answer = heard(
                 "GET " + path,
-                on.mvc().get().uri(path).with(user("ines").roles("LEAD")).exchange().getResponse());
+                on.mvc()
+                        .get()
+                        .uri(path)
+                        .with(user("ines").roles("LEAD"))
+                        .exchange()
+                        .getResponse());
         if (answer.getStatus() >= 400) {
             wrong(path + " answers " + answer.getStatus());
         }
@@ -224,7 +235,8 @@ final class Life {
     private static String text(String page, String from) {
         Matcher m = Pattern.compile(from).matcher(page);
         return m.find()
-                ? page.substring(m.start(), Math.min(page.length(), m.start() + 300)).replaceAll("<[^>]*>", " ")
+                ? page.substring(m.start(), Math.min(page.length(), m.start() + 300))
+                        .replaceAll("<[^>]*>", " ")
                 : "";
     }
 
@@ -251,9 +263,10 @@ final class Life {
         none(ScheduleCheck.problems(plan.network(), plan.schedule()), when + ": the schedule is not sound");
         none(on.afresh().problems(plan, plan.schedule()), when + ": by the data read afresh");
         List<String> failing = new ArrayList<>();
-        plan.stacks().forEach((zone, stack) -> stack.layers().stream()
-                .filter(l -> fails(l.boundary().verdict()))
-                .forEach(l -> failing.add(l.entry() + " " + l.material().id() + " on " + zone)));
+        plan.stacks()
+                .forEach((zone, stack) -> stack.layers().stream()
+                        .filter(l -> fails(l.boundary().verdict()))
+                        .forEach(l -> failing.add(l.entry() + " " + l.material().id() + " on " + zone)));
         failing.stream()
                 .filter(f -> f.startsWith("auto-") || f.startsWith("mend-"))
                 .findFirst()
@@ -309,12 +322,12 @@ final class Life {
             case 2 -> entry.ifPresent(e -> post(at("look/remove"), "entry", e.id()));
             case 3 -> entry.ifPresent(e -> post(at("look/lift"), "entry", e.id(), "zones", zones));
             case 4 -> entry.ifPresent(e -> post(at("look/coats"), "entry", e.id(), "coats", "" + dice.nextInt(5)));
-            case 5 -> entry.ifPresent(e -> on.trade()
-                    .schoolsBeside(on.trade().technique(e.techniqueId()))
-                    .stream()
-                    .findFirst()
-                    .ifPresent(t -> post(at("look/school"), "entry", e.id(), "technique", t.id())));
-            case 6 -> entry.ifPresent(e -> post(at("look/coverage"), "entry", e.id(), "coverage", "" + 25 * dice.nextInt(6)));
+            case 5 ->
+                entry.ifPresent(e -> on.trade().schoolsBeside(on.trade().technique(e.techniqueId())).stream()
+                        .findFirst()
+                        .ifPresent(t -> post(at("look/school"), "entry", e.id(), "technique", t.id())));
+            case 6 ->
+                entry.ifPresent(e -> post(at("look/coverage"), "entry", e.id(), "coverage", "" + 25 * dice.nextInt(6)));
             case 7 -> entry.ifPresent(e -> post(at("look/sides"), "entry", e.id()));
             case 8 -> post(at("look/back"));
             case 9, 10 -> mend();
@@ -342,8 +355,7 @@ final class Life {
                 if (e.getValue().layers().get(k).boundary().verdict().isFine()) {
                     continue;
                 }
-                List<Mending.Offer> offers =
-                        on.plans().mending().offers(job().look(), job().brief(), e.getKey(), k);
+                List<Mending.Offer> offers = on.plans().mending().offers(job().look(), job().brief(), e.getKey(), k);
                 if (!offers.isEmpty()) {
                     long before = failing();
                     String says = draw.one(offers).says();
@@ -358,7 +370,8 @@ final class Life {
 
     private void offered(long before, String what) {
         if (plan().isEmpty()) {
-            wrong(what + " ended the plan: " + on.plans().of(job()).problems().get(0).what());
+            wrong(what + " ended the plan: "
+                    + on.plans().of(job()).problems().get(0).what());
         }
         if (failing() > before) {
             wrong(what + " made layers fail");
@@ -409,7 +422,8 @@ final class Life {
         if (plan.isPresent()) {
             int drawn = count(page, "\"number\":");
             if (drawn != plan.get().steps().size()) {
-                wrong("the order draws " + drawn + " steps of " + plan.get().steps().size());
+                wrong("the order draws " + drawn + " steps of "
+                        + plan.get().steps().size());
             }
             wish(plan.get());
         }
@@ -432,9 +446,20 @@ final class Life {
         for (int k = 0; k < many; k++) {
             PlannedStep one = draw.one(plan.steps());
             PlannedStep other = draw.one(plan.steps());
-            String press = draw.one(List.of("BEFORE", "AFTER", "HOLD", "NOT_BEFORE", "BEGUN_BY", "BY_HANDS", "IF_TIME"));
-            String to = press.equals("BY_HANDS") ? draw.one(job().brief().crew()).name() : other.id();
-            post(at("order/wishes"), "press", press, "step", one.id(), "to", to, "at", "%02d:%02d".formatted(dice.nextInt(24), dice.nextInt(60)));
+            String press =
+                    draw.one(List.of("BEFORE", "AFTER", "HOLD", "NOT_BEFORE", "BEGUN_BY", "BY_HANDS", "IF_TIME"));
+            String to =
+                    press.equals("BY_HANDS") ? draw.one(job().brief().crew()).name() : other.id();
+            post(
+                    at("order/wishes"),
+                    "press",
+                    press,
+                    "step",
+                    one.id(),
+                    "to",
+                    to,
+                    "at",
+                    "%02d:%02d".formatted(dice.nextInt(24), dice.nextInt(60)));
             asked("after a wish");
             found(at("order"));
         }
@@ -472,11 +497,32 @@ final class Life {
 
     private void rooms() {
         for (String room : List.of(
-                "brief", "bench", "kit", "kit/bag", "kit/mixes", "colour", "safety", "strike", "chair", "floor", "book",
-                "bag.pdf", "safety.pdf", "strike.pdf", "kit.csv", "steps.csv", "days.ics", "figure.svg")) {
+                "brief",
+                "bench",
+                "kit",
+                "kit/bag",
+                "kit/mixes",
+                "colour",
+                "safety",
+                "strike",
+                "chair",
+                "floor",
+                "book",
+                "bag.pdf",
+                "safety.pdf",
+                "strike.pdf",
+                "kit.csv",
+                "steps.csv",
+                "days.ics",
+                "figure.svg")) {
             MockHttpServletResponse answer = heard(
                     "GET " + at(room),
-                    on.mvc().get().uri(at(room)).with(user("ines").roles("LEAD")).exchange().getResponse());
+                    on.mvc()
+                            .get()
+                            .uri(at(room))
+                            .with(user("ines").roles("LEAD"))
+                            .exchange()
+                            .getResponse());
             if (answer.getStatus() >= 400) {
                 wrong(room + " answers " + answer.getStatus());
             }
@@ -505,9 +551,10 @@ final class Life {
             s.material().ifPresent(m -> used.add(m.id()));
             s.form().ifPresent(m -> used.add(m.id()));
         });
-        on.removals().of(plan).steps().forEach(s -> s.remover()
-                .filter(r -> s.grams() > 0)
-                .ifPresent(r -> used.add(r.id())));
+        on.removals()
+                .of(plan)
+                .steps()
+                .forEach(s -> s.remover().filter(r -> s.grams() > 0).ifPresent(r -> used.add(r.id())));
         used.removeAll(packed);
         if (!used.isEmpty()) {
             wrong("the kit lacks " + used);
@@ -518,11 +565,13 @@ final class Life {
     private void comesOff(Plan plan) {
         Removal removal = on.removals().of(plan);
         Map<String, List<String>> off = new HashMap<>();
-        removal.steps().forEach(s -> s.takes().forEach((zone, list) -> list.forEach(
-                m -> off.computeIfAbsent(zone, k -> new ArrayList<>()).add(m.id()))));
+        removal.steps()
+                .forEach(s -> s.takes()
+                        .forEach((zone, list) -> list.forEach(m -> off.computeIfAbsent(zone, k -> new ArrayList<>())
+                                .add(m.id()))));
         plan.stacks().forEach((zone, stack) -> {
-            List<String> on =
-                    new ArrayList<>(stack.layers().stream().map(l -> l.material().id()).toList());
+            List<String> on = new ArrayList<>(
+                    stack.layers().stream().map(l -> l.material().id()).toList());
             List<String> gone = new ArrayList<>(off.getOrDefault(zone, List.of()));
             on.sort(null);
             gone.sort(null);
@@ -538,8 +587,8 @@ final class Life {
         int wet = Integer.MAX_VALUE;
         for (Removal.Step s : removal.steps()) {
             s.remover().ifPresent(r -> {
-                List<String> bars =
-                        on.afresh().reactions(r.id(), s.zones(), plan.brief().performer().reactsTo());
+                List<String> bars = on.afresh()
+                        .reactions(r.id(), s.zones(), plan.brief().performer().reactsTo());
                 if (!bars.isEmpty()) {
                     wrong("the strike takes " + r.id() + ", which contains " + bars);
                 }
@@ -550,9 +599,13 @@ final class Life {
             if (early) {
                 dry = Math.max(dry, removal.schedule().of(s.id()).end());
             }
-            boolean nails = s.takes().values().stream().flatMap(List::stream).anyMatch(m -> m.kind().equals("nail"))
+            boolean nails = s.takes().values().stream()
+                            .flatMap(List::stream)
+                            .anyMatch(m -> m.kind().equals("nail"))
                     || s.title().contains("nail");
-            boolean wets = s.remover().filter(r -> !r.id().equals("lens-solution") && s.grams() > 0).isPresent();
+            boolean wets = s.remover()
+                    .filter(r -> !r.id().equals("lens-solution") && s.grams() > 0)
+                    .isPresent();
             if (wets && !(nails && plan.brief().selfApplied())) {
                 wet = Math.min(wet, removal.schedule().of(s.id()).start());
             }
@@ -580,13 +633,24 @@ final class Life {
         Plans.Answer then = on.plans().of(after);
         if (planned.plan().isPresent() != then.plan().isPresent()) {
             wrong("one has a plan and its copy has none: "
-                    + (planned.plan().isPresent() ? then : planned).problems().get(0).what());
+                    + (planned.plan().isPresent() ? then : planned)
+                            .problems()
+                            .get(0)
+                            .what());
         }
         if (planned.plan().isPresent()) {
             int was = planned.plan().get().schedule().ready();
             int is = then.plan().orElseThrow().schedule().ready();
-            if (is > was) {
-                wrong("ready after " + was + " s, and its copy after " + is + " s");
+            boolean same =
+                    planned.look().entries().size() == then.look().entries().size();
+            if (same && is > was) {
+                wrong("ready after " + was + " s, and its copy after " + is + " s; left out "
+                        + planned.plan().get().left()
+                        + " and " + then.plan().orElseThrow().left() + ", aside "
+                        + (before.look().entries().size()
+                                - planned.look().entries().size()) + " and "
+                        + (after.look().entries().size() - then.look().entries().size()) + ", wishes "
+                        + before.look().wishes().size());
             }
         }
         post(at("remove"));
@@ -664,7 +728,13 @@ final class Life {
             case 3 -> clocks(view, name);
             case 4 -> swap(name);
             case 5 -> chairLever(name);
-            case 6 -> report("JOIN", draw.one(List.of("Zoë", "Joe \"Sticks\"", "Mara", name)), "", 0, draw.one(List.of("LEAD", "ASSISTANT", "TRAINEE")));
+            case 6 ->
+                report(
+                        "JOIN",
+                        draw.one(List.of("Zoë", "Joe \"Sticks\"", "Mara", name)),
+                        "",
+                        0,
+                        draw.one(List.of("LEAD", "ASSISTANT", "TRAINEE")));
             case 7 -> report("LEAVE", name, "", 0, "");
             case 8 -> report("ROOM", "", "", 0, draw.one(List.of("30.0;80.0;0", "18.5;35.0;2", "22.0;45.0;1", "x;y")));
             case 9 -> {
@@ -730,8 +800,12 @@ final class Life {
             JsonNode one = all.get(dice.nextInt(all.size()));
             JsonNode places = one.get("places");
             JsonNode place = places.get(dice.nextInt(places.size()));
-            MockHttpServletResponse answer =
-                    report("TROUBLE", name, place.get("step").asString(), 0, one.get("id").asString());
+            MockHttpServletResponse answer = report(
+                    "TROUBLE",
+                    name,
+                    place.get("step").asString(),
+                    0,
+                    one.get("id").asString());
             if (answer.getStatus() != 200) {
                 wrong("a trouble that is offered is refused: " + body(answer));
             }
@@ -745,8 +819,12 @@ final class Life {
             JsonNode one = all.get(dice.nextInt(all.size()));
             JsonNode schools = one.get("schools");
             JsonNode school = schools.get(dice.nextInt(schools.size()));
-            MockHttpServletResponse answer =
-                    report("SCHOOL", name, one.get("entry").asString(), 0, school.get("id").asString());
+            MockHttpServletResponse answer = report(
+                    "SCHOOL",
+                    name,
+                    one.get("entry").asString(),
+                    0,
+                    school.get("id").asString());
             if (answer.getStatus() != 200) {
                 wrong("a school that is offered is refused: " + body(answer));
             }
@@ -759,7 +837,9 @@ final class Life {
         if (levers.size() > 0) {
             JsonNode lever = levers.get(dice.nextInt(levers.size()));
             lever.get("acts").forEach(a -> {
-                String hands = a.get("hands").asString().isEmpty() ? name : a.get("hands").asString();
+                String hands = a.get("hands").asString().isEmpty()
+                        ? name
+                        : a.get("hands").asString();
                 report(
                         a.get("type").asString(),
                         hands,
@@ -812,7 +892,8 @@ final class Life {
 
     private void afterwards() {
         boolean held = !on.runs().of(id).isEmpty();
-        for (String room : List.of("book", "continuity.pdf", "export.json", "steps.csv", "book/times", "strike", "chair")) {
+        for (String room :
+                List.of("book", "continuity.pdf", "export.json", "steps.csv", "book/times", "strike", "chair")) {
             found(at(room));
         }
         if (held) {
@@ -830,7 +911,12 @@ final class Life {
         for (int k = 0; k < 160; k++) {
             MockHttpServletResponse answer = heard(
                     "GET " + at("strike/live"),
-                    on.mvc().get().uri(at("strike/live")).with(user("ines").roles("LEAD")).exchange().getResponse());
+                    on.mvc()
+                            .get()
+                            .uri(at("strike/live"))
+                            .with(user("ines").roles("LEAD"))
+                            .exchange()
+                            .getResponse());
             if (answer.getStatus() != 200) {
                 break;
             }
@@ -839,7 +925,8 @@ final class Life {
             while (m.find()) {
                 buttons.add(new String[] {m.group(1), m.group(2), m.group(3), m.group(4)});
             }
-            Function<String[], Boolean> goesOn = b -> b[1].equals("START") || b[1].equals("FINISH") || b[1].equals("CLEAR");
+            Function<String[], Boolean> goesOn =
+                    b -> b[1].equals("START") || b[1].equals("FINISH") || b[1].equals("CLEAR");
             List<String[]> on = buttons.stream().filter(goesOn::apply).toList();
             String[] b = chance(7) || on.isEmpty() ? draw.one(buttons) : draw.one(on);
             if (b[1].equals("END") && !chance(10) || b[1].equals("NOTE")) {
@@ -867,7 +954,11 @@ final class Life {
         if (b[3] != null) {
             parameters.addAll(List.of("step", unescaped(b[3])));
         }
-        var answer = on.mvc().post().uri(at("strike/press")).with(csrf()).with(user("ines").roles("LEAD"));
+        var answer = on.mvc()
+                .post()
+                .uri(at("strike/press"))
+                .with(csrf())
+                .with(user("ines").roles("LEAD"));
         for (int k = 0; k < parameters.size(); k += 2) {
             answer.param(parameters.get(k), parameters.get(k + 1));
         }

@@ -58,13 +58,11 @@ class RoamTest {
         int many = Integer.getInteger("roam.seeds", ALWAYS);
         long from = Long.getLong("roam.from", 1);
         Map<String, Integer> counted = new TreeMap<>();
-        Life.Roamed on =
-                new Life.Roamed(mvc, clock, jobs, plans, runs, removals, trade, new Afresh(), json, counted);
+        Life.Roamed on = new Life.Roamed(mvc, clock, jobs, plans, runs, removals, trade, new Afresh(), json, counted);
         List<String> failed = new ArrayList<>();
         for (long seed = from; seed < from + many; seed++) {
             SplittableRandom dice = new SplittableRandom(seed);
-            String file = json.writerWithDefaultPrettyPrinter()
-                    .writeValueAsString(new Draw(trade, dice).job(seed));
+            String file = json.writerWithDefaultPrettyPrinter().writeValueAsString(new Draw(trade, dice).job(seed));
             clock.set(java.time.LocalDateTime.of(2026, 12, 2, 19, 40));
             try {
                 new Life(on, dice).live(file);
@@ -88,7 +86,8 @@ class RoamTest {
         e.printStackTrace(new java.io.PrintWriter(trace));
         Files.writeString(folder.resolve("seed-" + seed + ".txt"), trace.toString());
         String first = String.valueOf(e.getMessage()).lines().findFirst().orElse("");
-        String said = "seed " + seed + ": " + (e instanceof AssertionError ? "" : e.getClass().getSimpleName() + " ") + first;
+        String said = "seed " + seed + ": "
+                + (e instanceof AssertionError ? "" : e.getClass().getSimpleName() + " ") + first;
         System.out.println(said);
         return said;
     }

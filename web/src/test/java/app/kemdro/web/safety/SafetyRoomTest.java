@@ -89,7 +89,8 @@ class SafetyRoomTest {
                 .asString()
                 .contains("nothing that is patch-tested");
         lead.post(at + "/tests", "family", "adhesive-remover", "put", "2026-01-05T18:00", "result", "CLEAR");
-        // whoever presses on a page that is older than the last change takes out the test that stood there, and no other
+        // whoever presses on a page that is older than the last change takes out the test that stood there, and no
+        // other
         lead.post(at + "/tests/remove", "family", "acrylic-adhesive", "put", "2026-01-05T18:00");
         assertThat(lead.post(at + "/tests/remove", "family", "acrylic-adhesive", "put", "2026-01-05T18:00")
                         .get("change"))
