@@ -13,10 +13,10 @@ import java.nio.file.Path;
 import java.util.List;
 
 /** What every test in a real browser does. */
-final class RealBrowser {
+public final class RealBrowser {
     private RealBrowser() {}
 
-    static Browser launch(Playwright playwright) {
+    public static Browser launch(Playwright playwright) {
         String chromium = System.getenv().getOrDefault("KEMDRO_CHROMIUM", "/usr/bin/chromium");
         return playwright
                 .chromium()
@@ -33,12 +33,12 @@ final class RealBrowser {
     }
 
     /** Opens a page and waits until its scripts are there. */
-    static void go(Page page, int port, String path) {
+    public static void go(Page page, int port, String path) {
         page.navigate("http://127.0.0.1:" + port + path);
         page.waitForSelector("html[data-alive]");
     }
 
-    static void signIn(Page page, int port, String who) {
+    public static void signIn(Page page, int port, String who) {
         go(page, port, "/sign-in");
         page.locator("input[name=username]").first().fill(who);
         page.locator("input[name=password]").first().fill(DemoAccounts.PASSWORD);
@@ -48,7 +48,7 @@ final class RealBrowser {
     }
 
     /** Nothing that keeps people from using this page (WCAG 2.2 AA, serious or worse). */
-    static void accessible(Page page, String what) {
+    public static void accessible(Page page, String what) {
         List<Rule> serious = new AxeBuilder(page)
                         .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
                         .analyze()

@@ -386,4 +386,99 @@ class LiveTest {
                 .doesNotContain("\"ready\"");
         assertThat(mvc.get().uri("/board/" + secret.group(1) + "/stream")).hasStatus(410);
     }
+
+    /** Late work moves ready with the clock, whether or not anybody presses. */
+    @Test
+    void readyMovesWhileNobodyPresses() throws Exception {
+        Placed first = next("Ines");
+        press(Type.START, first.task(), "Ines", "");
+        long before = readyAt();
+        clock.pass(Duration.ofMinutes(90));
+        long after = readyAt();
+        assertThat(after - before).isGreaterThan(60 * 60_000);
+        clock.pass(Duration.ofMinutes(10));
+        assertThat(readyAt() - after).isBetween(9 * 60_000L, 11 * 60_000L);
+    }
+
+    private long readyAt() throws Exception {
+        Matcher ready = Pattern.compile("\"ready\":(\\d+)").matcher(get("state"));
+        assertThat(ready.find()).isTrue();
+        return Long.parseLong(ready.group(1));
+    }
+
+    /** A step whose earlier step is not done is begun only by whoever says that it is meant. */
+    @Test
+    void beginningAgainstTheOrderIsAskedBack() throws Exception {
+        Standing s = now();
+        String late = s.plan().network().lags().stream()
+                .filter(l -> l.to().startsWith("crust-nose/press"))
+                .findFirst()
+                .orElseThrow()
+                .to();
+        Said asked = press(Type.START, late, "Ines", "");
+        assertThat(asked.status()).isEqualTo(409);
+        assertThat(asked.body()).contains("\"ask\":true");
+        assertThat(now().state().step(late).status()).isEqualTo(Status.WAITING);
+        assertThat(press(Type.START, late, "Ines", "sure").status()).isEqualTo(200);
+        assertThat(now().state().step(late).status()).isEqualTo(Status.RUNNING);
+    }
+
+    /** One curious press locks nothing: a run that has hardly begun is ended like any other, and the job begins again. */
+    @Test
+    void aRunEndsAtAnyMomentAndTheJobCanBeginAgain() throws Exception {
+        Placed first = next("Ines");
+        press(Type.START, first.task(), "Ines", "");
+        assertThat(press(Type.END, "", "Ines", "").status()).isEqualTo(200);
+        assertThat(runs.open(job.id())).isEmpty();
+        runs.begin(job.id(), "ines");
+        assertThat(runs.open(job.id())).isPresent();
+    }
+
+    /** Whoever reports trouble and takes back what came before it can still end the run. */
+    @Test
+    void troubleTakenBackStepByStepLeavesARunThatEnds() throws Exception {
+        carryOut(Duration.ofMinutes(40));
+        Matcher any = Pattern.compile("\"id\":\"([a-z-]+)\"[^\\]]*?\"step\":\"([^\"]+)\"")
+                .matcher(get("troubles"));
+        assertThat(any.find()).isTrue();
+        assertThat(press(Type.TROUBLE, any.group(2), "Pell", any.group(1)).status())
+                .isEqualTo(200);
+        for (int k = 0; k < 6; k++) {
+            assertThat(press(Type.UNDO, "", "Ines", "").status()).isIn(200, 409);
+        }
+        assertThat(press(Type.JOIN, "", "Marit", "LEAD").status()).isEqualTo(200);
+        assertThat(press(Type.ROOM, "", "", "24.0;50;1").status()).isEqualTo(200);
+        assertThat(press(Type.END, "", "Ines", "").status()).isEqualTo(200);
+    }
+
+    /** What was lived through must be readable afterwards, whatever was left out. */
+    @Test
+    void theContinuitySheetOfARunThatLeftOutAStepIsAPdf() throws Exception {
+        carryOut(Duration.ofMinutes(20));
+        press(Type.SKIP, next("Ines").task(), "Ines", "not needed");
+        press(Type.END, "", "Ines", "");
+        var sheet = mvc.get()
+                .uri("/jobs/" + job.id() + "/continuity.pdf")
+                .with(user("ines").roles("LEAD"))
+                .exchange()
+                .getResponse();
+        assertThat(sheet.getStatus()).isEqualTo(200);
+        assertThat(sheet.getContentType()).startsWith("application/pdf");
+    }
+
+    /** Rules of the house on what lies on the body: what is begun is not done another way. */
+    @Test
+    void whatLiesOnTheBodyIsNotChangedToAnotherSchool() throws Exception {
+        Placed first = next("Ines");
+        String entry = now().plan().step(first.task()).entryId();
+        press(Type.START, first.task(), "Ines", "");
+        assertThat(press(Type.SCHOOL, entry, "Ines", "cap-plastic").status()).isEqualTo(409);
+        for (int minutes = 0; minutes < 60; minutes += 20) {
+            assertThat(mvc.get()
+                            .uri("/jobs/" + job.id() + "/chair/levers")
+                            .with(user("ines").roles("LEAD")))
+                    .hasStatus(200);
+            carryOut(Duration.ofMinutes(20));
+        }
+    }
 }

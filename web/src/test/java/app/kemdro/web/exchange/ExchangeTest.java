@@ -6,10 +6,13 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.plan.BenchDays.Hours;
+import app.kemdro.core.plan.Plan;
+import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
 import app.kemdro.web.colour.JobColours;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
+import app.kemdro.web.plans.Plans;
 import java.io.StringReader;
 import java.nio.charset.StandardCharsets;
 import java.time.DayOfWeek;
@@ -33,6 +36,9 @@ class ExchangeTest {
 
     @Autowired
     private Jobs jobs;
+
+    @Autowired
+    private Plans plans;
 
     @Autowired
     private JobColours colours;
@@ -189,5 +195,46 @@ class ExchangeTest {
                     .doesNotContain("Exception");
         }
         assertThat(jobs.byCall()).hasSize(before);
+    }
+
+    /** The order travels with the job: where the first has a plan, so has the second, of the same steps and ready no later. */
+    @Test
+    void aJobTakenInAgainHasAPlanWhereTheFirstHasOne() throws Exception {
+        Job out = plans.change(DemoJobs.like("Orrin Vask", "travels", jobs), j -> {})
+                .job();
+        String file = get("/jobs/" + out.id() + "/export.json");
+        assertThat(file).contains("\"order\"");
+        String at = String.valueOf(take(file).getResponse().getRedirectedUrl());
+        long in = Long.parseLong(at.replaceAll("\\D+", ""));
+        Plan first = plans.of(jobs.get(out.id())).plan().orElseThrow();
+        Plan second = plans.of(jobs.get(in)).plan().orElseThrow();
+        assertThat(second.steps()).isEqualTo(first.steps());
+        assertThat(second.schedule().ready())
+                .isLessThanOrEqualTo(first.schedule().ready());
+    }
+
+    /** RFC 5545, 3.1: lines of at most 75 octets, whatever letters they are of. */
+    @Test
+    void calendarLinesHaveAtMost75Octets() throws Exception {
+        Job job = DemoJobs.like("Orrin Vask", "Ořechová skořápka žluťoučká, přípravná zkouška – číslo dvě", jobs);
+        String file = get("/jobs/" + job.id() + "/days.ics");
+        assertThat(file).contains("BEGIN:VCALENDAR");
+        assertThat(file.split("\r\n"))
+                .allSatisfy(l ->
+                        assertThat(l.getBytes(StandardCharsets.UTF_8).length).isLessThanOrEqualTo(75));
+    }
+
+    /** What nobody can print breaks no sheet. */
+    @ParameterizedTest
+    @CsvSource({"order.pdf", "bag.pdf", "safety.pdf", "strike.pdf"})
+    void lettersThatCannotBePrintedBreakNoSheet(String sheet) throws Exception {
+        Job job = DemoJobs.like("Sprue", "a\u0007b\u0000c\u200f \ud83d\ude00 天", jobs);
+        var answer = mvc.get()
+                .uri("/jobs/" + job.id() + "/" + sheet)
+                .with(user("ines").roles("LEAD"))
+                .exchange()
+                .getResponse();
+        assertThat(answer.getStatus()).isEqualTo(200);
+        assertThat(answer.getContentType()).startsWith("application/pdf");
     }
 }

@@ -4,11 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
+import app.kemdro.core.look.Look;
+import app.kemdro.core.look.LookEntry;
 import app.kemdro.web.DemoTest;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
 import app.kemdro.web.plans.Plans;
 import java.io.UnsupportedEncodingException;
+import java.util.ArrayList;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
@@ -214,5 +218,63 @@ class LookRoomTest {
         Job job = fresh("tints");
         assertThat(body(job, "?show=layers")).contains("\"tint\":\"min");
         assertThat(body(job, "?show=risk")).contains("\"tint\":\"risk1\"");
+    }
+
+    /** Zones are a set: covering what is covered in part ends after one press, and stores no zone twice. */
+    @Test
+    void coveringItAllEnds() {
+        Job job = fresh("covered");
+        jobs.change(
+                job.id(),
+                j -> j.setLook(new Look(
+                        List.of(new LookEntry("base", "base-cream", List.of("nose", "chin"), 0).covering(75)))));
+        for (int k = 0; k < 4; k++) {
+            press(job, "fill");
+        }
+        Look covered = jobs.get(job.id()).look();
+        press(job, "fill");
+        assertThat(jobs.get(job.id()).look()).isEqualTo(covered);
+        assertThat(covered.entries()).allSatisfy(e -> assertThat(e.zones()).doesNotHaveDuplicates());
+        assertThat(plans.of(jobs.get(job.id())).plan()).isPresent();
+    }
+
+    /** An address is written from zones that are known, and from nothing else. */
+    @Test
+    void whatIsNoZoneIsInNoAddress() {
+        Job job = fresh("hostile");
+        for (String zones : List.of("{x}", "nose,{id}", "%7Bx%7D", "//elsewhere", "nose&show=x")) {
+            String to = String.valueOf(press(job, "coats", "entry", "crust-edges", "coats", "2", "zones", zones)
+                    .getResponse()
+                    .getRedirectedUrl());
+            assertThat(to).startsWith("/jobs/" + job.id() + "/look").doesNotContain("{", "elsewhere", "x}");
+        }
+        press(job, "school", "entry", "crust-edges", "technique", "no-such", "zones", "{0}");
+        assertThat(jobs.get(job.id()).look()).isEqualTo(fresh("untouched").look());
+    }
+
+    /** One entry that cannot be planned stands aside and says why; the rest keeps its plan. */
+    @Test
+    void oneEntryThatCannotBeLeavesTheRestAPlan() throws Exception {
+        Job job = fresh("aside");
+        int steps = plans.of(job).plan().orElseThrow().steps().size();
+        jobs.change(job.id(), j -> {
+            List<LookEntry> more = new ArrayList<>(j.look().entries());
+            more.add(new LookEntry("edge-of-nothing", "edge-latex", List.of("chin"), 0));
+            j.setLook(j.look().with(more));
+        });
+        assertThat(plans.of(jobs.get(job.id())).plan().orElseThrow().steps()).hasSize(steps);
+        assertThat(plans.of(jobs.get(job.id())).problems())
+                .anyMatch(p -> p.stops() && p.what().contains("chin"));
+        for (String room : List.of("look", "order", "kit", "strike", "chair")) {
+            assertThat(mvc.get()
+                            .uri("/jobs/" + job.id() + "/" + room)
+                            .with(user("ines").roles("LEAD")))
+                    .hasStatus(200)
+                    .bodyText()
+                    .doesNotContain("No plan yet");
+        }
+        assertThat(mvc.get().uri("/shelf").with(user("ines").roles("LEAD")))
+                .bodyText()
+                .contains("chin needs");
     }
 }

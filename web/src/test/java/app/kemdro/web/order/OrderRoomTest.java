@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
+import app.kemdro.core.look.Look;
+import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.schedule.ScheduleCheck;
@@ -13,6 +15,7 @@ import app.kemdro.web.DemoTest;
 import app.kemdro.web.job.Job;
 import app.kemdro.web.job.Jobs;
 import app.kemdro.web.plans.Plans;
+import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -172,5 +175,36 @@ class OrderRoomTest {
                 .anyMatch(e -> e.getSummary().getValue().startsWith("Chair: "))
                 .anyMatch(e -> e.getSummary().getValue().startsWith("Call: "));
         assertThat(ics.getContentAsString()).contains("DTSTART:20").doesNotContain("DTSTART;TZID");
+    }
+
+    /** The drawing has a row for everywhere the look is, arms, belly and legs as well, and as many steps as the plan. */
+    @Test
+    void everyStepHasARowToBeDrawnIn() throws Exception {
+        Job job = DemoJobs.like("Orrin Vask", "all over", jobs);
+        jobs.change(
+                job.id(),
+                j -> j.setLook(new Look(List.of(new LookEntry(
+                        "base",
+                        "base-cream",
+                        trade.body().sorted(trade.technique("base-cream").zones()),
+                        0)))));
+        Plan plan = plans.of(jobs.get(job.id())).plan().orElseThrow();
+        OrderModel order = OrderModel.of(plan, trade);
+        assertThat(order.steps()).hasSameSizeAs(plan.steps());
+        assertThat(order.rows()).contains("body", "arms", "legs");
+        assertThat(order.steps()).allSatisfy(s -> assertThat(order.rows()).containsAll(s.rows()));
+    }
+
+    /** Taking the last change back brings the order back as well. */
+    @Test
+    void takingBackBringsTheSameOrder() throws Exception {
+        Job job = DemoJobs.like("Orrin Vask", "there and back", jobs);
+        Plan before = plans.of(job).plan().orElseThrow();
+        AsLead lead = new AsLead(mvc);
+        lead.post("/jobs/" + job.id() + "/look/coats", "entry", "crust-edges", "coats", "3", "zones", "cheek-left");
+        lead.post("/jobs/" + job.id() + "/look/back", "zones", "cheek-left");
+        Plan after = plans.of(jobs.get(job.id())).plan().orElseThrow();
+        assertThat(after.schedule().placed()).isEqualTo(before.schedule().placed());
+        assertThat(after.chairIn()).isEqualTo(before.chairIn());
     }
 }

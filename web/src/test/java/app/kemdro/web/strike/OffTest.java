@@ -245,4 +245,38 @@ class OffTest {
         assertThat(lead.get(safety)).contains("Nothing blocks").doesNotContain("Skin was red");
         assertThat(lead.get("/people/" + jobs.get(job.id()).performer().id())).contains("red at the edge");
     }
+
+    /** Beginning, taking it back and beginning again are three presses, whatever anybody is called. */
+    @Test
+    void whatWasTakenBackIsBegunAgain() throws Exception {
+        lead.post(at + "/begin");
+        for (int k = 0; k < 3; k++) {
+            assertThat(press("START")).isTrue();
+            assertThat(live()).contains("value=\"UNDO\"");
+            assertThat(press("UNDO")).isTrue();
+        }
+        assertThat(press("START")).isTrue();
+        assertThat(press("FINISH")).isTrue();
+    }
+
+    @Test
+    void namesWithLettersOfAnyLanguageAndPiecesOnBothArmsPress() throws Exception {
+        jobs.change(job.id(), j -> {
+            j.setLook(new Look(List.of(new LookEntry(
+                    "arms", "foam-piece", List.of("forearm-left", "forearm-right", "upper-arm-left"), 0))));
+            j.describe(j.title(), "", "", j.brief().with(List.of(called(j, 0, "Zoë"), called(j, 0, "Joe \"Sticks\""))));
+        });
+        lead.post(at + "/begin");
+        int presses = 0;
+        for (int k = 0; k < 12 && lead.answer(at + "/live").getStatus() == 200; k++) {
+            clock.pass(Duration.ofMinutes(3));
+            presses += press("FINISH") || press("START") ? 1 : 0;
+        }
+        assertThat(presses).isGreaterThan(3);
+    }
+
+    private static app.kemdro.core.look.Brief.Hands called(Job job, int like, String name) {
+        var hands = job.brief().crew().get(like);
+        return new app.kemdro.core.look.Brief.Hands(name, hands.skill(), hands.from(), hands.until());
+    }
 }
