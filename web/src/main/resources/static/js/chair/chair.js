@@ -8,6 +8,7 @@ import { Signals } from './signals.js';
 import { madeSmall } from '../picture.js';
 
 const REFRESH = 20_000;
+const LEVERS_STAND = 120_000;
 const LEVERS_AFTER = 900;
 const SOON = 20_000;
 const CLOSING = 6 * 60_000;
@@ -242,7 +243,8 @@ class Chair {
       this.helpsFor = null;
       return;
     }
-    const key = `${v.ready}`;
+    // ready moves with the clock once work is late: what helps is looked for again when something has happened or minutes have gone
+    const key = `${v.steps} ${v.done} ${v.hands.map((h) => h.running?.step ?? '')} ${Math.floor(v.ready / LEVERS_STAND)}`;
     if (this.helpsFor === key) return;
     this.helpsFor = key;
     clearTimeout(this.helpsSoon);

@@ -9,14 +9,19 @@ import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.nio.file.Path;
 import java.util.List;
 
 /** What every test in a real browser does. */
 public final class RealBrowser {
+    /** Milliseconds for which something may take to appear: a busy machine is slow, not wrong. */
+    private static final double PATIENCE = 90_000;
+
     private RealBrowser() {}
 
     public static Browser launch(Playwright playwright) {
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE);
         String chromium = System.getenv().getOrDefault("KEMDRO_CHROMIUM", "/usr/bin/chromium");
         return playwright
                 .chromium()
@@ -34,6 +39,7 @@ public final class RealBrowser {
 
     /** Opens a page and waits until its scripts are there. */
     public static void go(Page page, int port, String path) {
+        page.setDefaultTimeout(PATIENCE);
         page.navigate("http://127.0.0.1:" + port + path);
         page.waitForSelector("html[data-alive]");
     }

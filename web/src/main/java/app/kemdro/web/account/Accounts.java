@@ -58,6 +58,15 @@ public class Accounts implements UserDetailsService {
                         .orElse(false);
     }
 
+    /** The full name of whoever of the house is called so; the name itself where nobody is. */
+    public String fullName(String name) {
+        return all().stream()
+                .filter(a -> isCalled(a.getName(), name))
+                .findFirst()
+                .map(Account::getDisplayName)
+                .orElse(name);
+    }
+
     /** Whether somebody is meant by their first name, and nobody else of the house has it. */
     private boolean isFirstNameOfOne(Account account, String name) {
         return isFirstName(account, name)

@@ -9,28 +9,37 @@ import app.kemdro.core.run.RunState;
 import app.kemdro.core.run.StepState;
 import app.kemdro.core.run.StepState.Status;
 import app.kemdro.core.schedule.Task;
+import app.kemdro.web.account.Accounts;
 import app.kemdro.web.chair.Run;
 import app.kemdro.web.chair.Runs;
 import java.time.Duration;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
 import org.springframework.stereotype.Component;
 
 /** What the runs of the house say of how quick somebody is. */
 @Component
 public class OwnPace {
     private final Runs runs;
+    private final Accounts accounts;
 
-    OwnPace(Runs runs) {
+    OwnPace(Runs runs, Accounts accounts) {
         this.runs = runs;
+        this.accounts = accounts;
     }
 
-    /** What is believed of the pace of the hands of these names, from the latest runs in which they worked. */
+    /** What is believed of the pace of the hands of these names, from the latest runs in which they worked, by whatever name. */
     public List<Pace> of(List<String> names) {
         List<Held> held = runs.held().stream().flatMap(r -> held(r).stream()).toList();
+        Map<String, String> people = new HashMap<>();
         return names.stream()
-                .map(name -> Pace.LIBRARY.after(
-                        held.stream().flatMap(h -> run(h, name).stream()).toList()))
+                .map(name -> person(name, people))
+                .map(person -> Pace.LIBRARY.after(held.stream()
+                        .flatMap(h -> run(h, name -> person(name, people).equals(person)).stream())
+                        .toList()))
                 .toList();
     }
 
@@ -63,10 +72,14 @@ public class OwnPace {
         return runs.stillPlanned(run).map(plan -> new Held(plan, RunState.of(runs.eventsOf(run))));
     }
 
+    private String person(String name, Map<String, String> people) {
+        return people.computeIfAbsent(name, accounts::fullName);
+    }
+
     /** What they did in a run; steps that were given more time or came in on the way are left out. */
-    private static Optional<Pace.Run> run(Held s, String name) {
+    private static Optional<Pace.Run> run(Held s, Predicate<String> isMeant) {
         Optional<Hands> hands = s.plan().brief().crew().stream()
-                .filter(h -> h.name().equals(name))
+                .filter(h -> isMeant.test(h.name()))
                 .findFirst();
         if (hands.isEmpty()) {
             return Optional.empty();
@@ -75,12 +88,12 @@ public class OwnPace {
         double planned = 0;
         for (PlannedStep step : s.plan().steps()) {
             StepState state = s.state().step(step.id());
-            boolean own = state.status() == Status.DONE && state.hands().equals(name) && state.addedSeconds() == 0;
+            boolean own = state.status() == Status.DONE && state.hands().equals(hands.get().name()) && state.addedSeconds() == 0;
             if (own && state.started() != null && state.ended() != null) {
                 Task task = s.plan().network().task(step.id());
                 Task.Mode way = task.way(state.mode());
                 actual += Duration.between(state.started(), state.ended()).getSeconds();
-                planned += s.plan().network().seconds(task, way, name)
+                planned += s.plan().network().seconds(task, way, hands.get().name())
                                 / hands.get().factor()
                                 / s.plan()
                                         .brief()

@@ -73,7 +73,7 @@ class PeopleController {
         all.stream()
                 .flatMap(j -> j.brief().crew().stream())
                 .forEach(h -> known.computeIfAbsent(
-                                signsIn(h.name()).map(Account::getDisplayName).orElse(h.name()), k -> new ArrayList<>())
+                                accounts.fullName(h.name()), k -> new ArrayList<>())
                         .add(h));
         List<Pace> believed = paces.of(List.copyOf(known.keySet()));
         List<Artist> artists = new ArrayList<>();

@@ -348,4 +348,60 @@ class PeopleRoomTest {
         assertThat(lead.get("/jobs/" + job.id() + "/export.json")).doesNotContain("resin-gum");
         assertThat(lead.get("/jobs/" + job.id() + "/health.json")).contains("resin-gum");
     }
+
+    /** "Ines" of one brief and "Ines Dorval" of another are one person, with one pace and all jobs. */
+    @Test
+    void whoIsCalledByFirstNameIsOneWithTheirFullName() throws Exception {
+        Job job = ofInesOnly("named in full");
+        Brief b = job.brief();
+        jobs.change(
+                job.id(),
+                j -> j.describe(
+                        j.title(),
+                        "",
+                        "",
+                        b.with(b.crew().stream()
+                                .map(h -> new Brief.Hands("Ines Dorval", h.skill(), h.from(), h.until()))
+                                .toList())));
+        String page = lead.get("/people");
+        assertThat(page.split("Ines Dorval</", -1)).as("once among hands, once among accounts").hasSize(3);
+        assertThat(page).containsPattern("(?s)Ines Dorval.*?from \\d+ runs?").doesNotContain("19:00 to 19:00");
+    }
+
+    /** A new name changes nothing about what is forgotten: it is kept of the person. */
+    @Test
+    void forgettingReachesRunsHeldUnderAnotherName() throws Exception {
+        Job job = DemoJobs.like("Sprue", "renamed since", jobs);
+        performers.change(job.performer().id(), p -> p.alsoReactsTo(Set.of("nickel-of-old")));
+        job = jobs.get(job.id());
+        Plan plan = runs.planAt(job, job.brief().call().minusHours(3));
+        runs.storeFinished(
+                job,
+                plan,
+                List.of(new RunEvent("e", plan.chairIn().plusMinutes(9), "", Type.END, "", 0, 0, "")),
+                "ines",
+                0);
+        String person = "/people/" + job.performer().id();
+        lead.post(person + "/name", "name", "Called Otherwise");
+        assertThat(everything()).contains("nickel-of-old");
+        lead.post(person + "/forget-health");
+        assertThat(everything()).doesNotContain("nickel-of-old");
+    }
+
+    /** Who joined a run may see it until they leave it. */
+    @Test
+    void handsThatLeaveARunNoLongerSeeIt() throws Exception {
+        Job job = ofInesOnly("joined and left");
+        runs.begin(job.id(), "ines");
+        String chair = "/jobs/" + job.id() + "/chair";
+        for (Type type : List.of(Type.JOIN, Type.LEAVE)) {
+            LocalDateTime at = runs.now(runs.open(job.id()).orElseThrow());
+            runs.report(
+                    job.id(),
+                    new RunEvent("pell-" + type, at, "Pell", type, "", 0, 0, type == Type.JOIN ? "ASSISTANT" : ""),
+                    "ines");
+            assertThat(mvc.get().uri(chair).with(user("pell").roles("HANDS")))
+                    .hasStatus(type == Type.JOIN ? 200 : 403);
+        }
+    }
 }
