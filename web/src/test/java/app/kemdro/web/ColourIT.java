@@ -64,6 +64,14 @@ class ColourIT {
         assertThat(page.locator(".mixparts")).not().containsText("Bell cream, ochre");
     }
 
+    /** The swatch that is shown is a colour to be found, whether or not anybody touched it. */
+    @Test
+    void theMixOfTheSwatchThatIsShownIsFound() {
+        RealBrowser.go(page, port, "/jobs/2/colour");
+        page.locator("text=Find the mix").click();
+        assertThat(page.locator(".nears li").first()).isVisible();
+    }
+
     @Test
     void theSliderWalksTheFaceFromBareSkinToFinished() {
         RealBrowser.go(page, port, "/jobs/2/colour");

@@ -324,6 +324,33 @@ class JourneyIT {
         assertThat(page.locator(".newjob")).hasCount(0);
     }
 
+    /** A job that has just been set on the shelf is alive in Look at once. */
+    @Test
+    void aSampleSetOnTheShelfIsWorkedOnWithoutLoadingAgain() {
+        signIn("ines");
+        page.keyboard().press("e");
+        page.waitForURL("**/look*");
+        page.waitForSelector("html[data-alive]");
+        pressZone("chin");
+        assertThat(page.locator("#zone-title")).hasText("Chin");
+        assertThat(page.locator(".offers-of").first()).isAttached();
+    }
+
+    /** What was typed into a brief and not saved outlives leaving it by a letter. */
+    @Test
+    void whatWasTypedIntoABriefIsStillThereAfterAnotherRoom() {
+        signIn("ines");
+        go("/jobs/2/brief");
+        page.locator("[name=idea]").fill("typed and not saved");
+        page.locator("h1").first().click();
+        page.keyboard().press("o");
+        page.waitForURL("**/order");
+        go("/jobs/2/brief");
+        assertThat(page.locator("[name=idea]")).hasValue("typed and not saved");
+        page.locator("text=Throw it away").click();
+        assertThat(page.locator("[name=idea]")).not().hasValue("typed and not saved");
+    }
+
     @Test
     void pressingWhatTheCostumeCoversTicksItInTheForm() {
         signIn("ines");

@@ -88,7 +88,9 @@ public class OwnPace {
         double planned = 0;
         for (PlannedStep step : s.plan().steps()) {
             StepState state = s.state().step(step.id());
-            boolean own = state.status() == Status.DONE && state.hands().equals(hands.get().name()) && state.addedSeconds() == 0;
+            boolean own = state.status() == Status.DONE
+                    && state.hands().equals(hands.get().name())
+                    && state.addedSeconds() == 0;
             if (own && state.started() != null && state.ended() != null) {
                 Task task = s.plan().network().task(step.id());
                 Task.Mode way = task.way(state.mode());

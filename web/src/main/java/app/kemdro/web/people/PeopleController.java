@@ -72,8 +72,7 @@ class PeopleController {
         Map<String, List<Hands>> known = new TreeMap<>(String.CASE_INSENSITIVE_ORDER);
         all.stream()
                 .flatMap(j -> j.brief().crew().stream())
-                .forEach(h -> known.computeIfAbsent(
-                                accounts.fullName(h.name()), k -> new ArrayList<>())
+                .forEach(h -> known.computeIfAbsent(accounts.fullName(h.name()), k -> new ArrayList<>())
                         .add(h));
         List<Pace> believed = paces.of(List.copyOf(known.keySet()));
         List<Artist> artists = new ArrayList<>();

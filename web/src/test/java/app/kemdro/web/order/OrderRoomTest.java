@@ -37,7 +37,8 @@ class OrderRoomTest {
 
     @Test
     void everyDemoJobIsPlannedSoundly() {
-        assertThat(jobs.byCall()).hasSizeGreaterThanOrEqualTo(4).allSatisfy(job -> {
+        List<Job> demo = jobs.byCall().stream().filter(j -> j.id() <= 4).toList();
+        assertThat(demo).hasSize(4).allSatisfy(job -> {
             Plan plan = plans.of(job).plan().orElseThrow();
             assertThat(ScheduleCheck.problems(plan.network(), plan.schedule())).isEmpty();
         });
@@ -56,7 +57,7 @@ class OrderRoomTest {
 
     @Test
     void everyStepSaysWhyItStandsWhereItStands() {
-        Plan plan = plans.of(jobs.byCall().get(1)).plan().orElseThrow();
+        Plan plan = plans.of(jobs.get(2)).plan().orElseThrow();
         OrderModel order = OrderModel.of(plan, trade);
         assertThat(order.steps())
                 .allSatisfy(s -> assertThat(s.why()).hasSizeGreaterThan(20).endsWith("."));

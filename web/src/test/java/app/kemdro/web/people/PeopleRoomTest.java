@@ -364,7 +364,9 @@ class PeopleRoomTest {
                                 .map(h -> new Brief.Hands("Ines Dorval", h.skill(), h.from(), h.until()))
                                 .toList())));
         String page = lead.get("/people");
-        assertThat(page.split("Ines Dorval</", -1)).as("once among hands, once among accounts").hasSize(3);
+        assertThat(page.split("Ines Dorval</", -1))
+                .as("once among hands, once among accounts")
+                .hasSize(3);
         assertThat(page).containsPattern("(?s)Ines Dorval.*?from \\d+ runs?").doesNotContain("19:00 to 19:00");
     }
 
@@ -400,8 +402,7 @@ class PeopleRoomTest {
                     job.id(),
                     new RunEvent("pell-" + type, at, "Pell", type, "", 0, 0, type == Type.JOIN ? "ASSISTANT" : ""),
                     "ines");
-            assertThat(mvc.get().uri(chair).with(user("pell").roles("HANDS")))
-                    .hasStatus(type == Type.JOIN ? 200 : 403);
+            assertThat(mvc.get().uri(chair).with(user("pell").roles("HANDS"))).hasStatus(type == Type.JOIN ? 200 : 403);
         }
     }
 }

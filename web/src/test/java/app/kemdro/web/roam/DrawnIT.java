@@ -20,10 +20,13 @@ import java.util.SplittableRandom;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.test.context.TestPropertySource;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Jobs drawn by chance in a real browser: no script stumbles over any of them, and what is drawn is the plan. */
 @DemoTest
+@TestPropertySource(
+        properties = "spring.application.name=kemdro-roamed") // a house of its own: nobody else meets these jobs
 class DrawnIT {
     private static final int JOBS = 8;
     private static final List<String> ROOMS =

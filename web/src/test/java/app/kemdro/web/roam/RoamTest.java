@@ -18,6 +18,7 @@ import java.util.SplittableRandom;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -26,6 +27,8 @@ import tools.jackson.databind.json.JsonMapper;
  * lies afterwards in target/roam as a job file, to be taken in by hand, with the last requests beside it.
  */
 @DemoTest
+@TestPropertySource(
+        properties = "spring.application.name=kemdro-roamed") // a house of its own: nobody else meets these jobs
 class RoamTest {
     private static final int ALWAYS = 12;
 
