@@ -251,7 +251,8 @@ class Chair {
     this.helpsSoon = setTimeout(async () => {
       const answer = await fetch(`${this.base}/levers`).catch(() => null);
       if (!answer?.ok || this.helpsFor !== key) return;
-      this.helps = await answer.json();
+      const helps = await answer.json();
+      this.helps = { levers: helps.levers.slice(0, helps.together ? 2 : 3), together: helps.together };
       this.draw();
     }, LEVERS_AFTER);
   }
@@ -583,6 +584,14 @@ class Chair {
     return html('div', { class: 'c-notice stop closed', role: 'alert' }, html('h2', {}, 'The window has closed'), html('p', {}, `${c.material}, ${c.where}, no longer grabs by the clock.`), html('div', { class: 'c-levers' }, again, on));
   }
 
+  /** Two measures as one: by their numbers where both stand above it. */
+  names(both) {
+    const key = (act) => `${act.type} ${act.step} ${act.text}`;
+    const acts = new Set(both.acts.map(key));
+    const parts = this.helps.levers.map((l, k) => (l.acts.every((act) => acts.has(key(act))) ? k + 1 : 0)).filter(Boolean);
+    return parts.length === 2 ? `${parts[0]} and ${parts[1]} together` : both.says;
+  }
+
   levers() {
     const list = this.helps.levers.map((l, k) => {
       const button = html('button', { type: 'button', class: 'c-lever' }, html('u', {}, String(k + 1)), html('b', {}, l.saves), html('span', {}, l.says, html('small', {}, [l.costs, l.risk].filter(Boolean).join('; '))));
@@ -591,7 +600,7 @@ class Chair {
     });
     const both = this.helps.together;
     if (both) {
-      const button = html('button', { type: 'button', class: 'c-lever both' }, html('u', {}, 'Enter'), html('span', {}, `${both.says}: ready ${both.ready}`));
+      const button = html('button', { type: 'button', class: 'c-lever both' }, html('u', {}, 'Enter'), html('span', {}, `${this.names(both)}: ready ${both.ready}`));
       button.addEventListener('click', () => this.pull(both));
       list.push(button);
     }
