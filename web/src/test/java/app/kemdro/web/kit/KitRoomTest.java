@@ -180,4 +180,18 @@ class KitRoomTest {
         products.wear("moor-wig", 5);
         assertThat(get("/jobs/" + job.id() + "/kit")).contains("Worn 5 times of about 12. The lace frays");
     }
+
+    /** Whatever the strike takes in hand is in the kit and in the bag: solution for lenses, the remover of a piece's own glue. */
+    @Test
+    void whatTakesItOffIsPackedAsWell() throws Exception {
+        Job job = DemoJobs.like("Sprue", "off again", jobs);
+        jobs.change(
+                job.id(),
+                j -> j.setLook(new Look(List.of(
+                        new LookEntry("eyes", "lenses-first", List.of("eye-left", "eye-right"), 0),
+                        new LookEntry("piece", "silicone-silicone", List.of("nose"), 0)))));
+        for (String page : List.of("kit", "kit/bag", "kit.csv")) {
+            assertThat(get("/jobs/" + job.id() + "/" + page)).contains("lens solution", "silicone remover");
+        }
+    }
 }
