@@ -142,14 +142,17 @@ public final class LookPlanner {
     /**
      * Plans what of a look can be planned: an entry that cannot be stands aside and says why, the latest first, until the rest can.
      * What concerns no entry, as hours that are too short, still stops all of it.
+     *
+     * @param before the order people have in mind, kept as {@link #keeping} keeps it
+     * @param provenOf fingerprint of the network that its bound was proven for, or empty
      */
-    public AsFar asFarAsCanBe(Look look, Brief brief, Optional<Schedule> before) {
+    public AsFar asFarAsCanBe(Look look, Brief brief, Optional<Schedule> before, String provenOf) {
         Look rest = look;
         List<Problem> aside = new ArrayList<>();
         while (true) {
             Look tried = rest;
             Planning planning =
-                    before.map(order -> keeping(tried, brief, order, "")).orElseGet(() -> plan(tried, brief));
+                    before.map(order -> keeping(tried, brief, order, provenOf)).orElseGet(() -> plan(tried, brief));
             if (!(planning instanceof Planning.Refused refused)) {
                 return new AsFar(planning, rest, aside);
             }

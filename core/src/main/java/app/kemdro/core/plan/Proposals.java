@@ -251,7 +251,7 @@ public final class Proposals {
                         .add(z));
         for (List<String> zones : byRegion.values()) {
             fillers(look, zones).findFirst().ifPresent(fill -> {
-                List<String> fit = zones.stream().filter(fill.zones()::contains).toList();
+                List<String> fit = fitting(fill, zones);
                 proposals.add(new Proposal(
                         fill.name() + ", " + trade.body().say(fit),
                         "Neither costume nor look covers it.",

@@ -15,12 +15,12 @@ public final class Trials {
     public Trials(LookPlanner planner, Look look, Brief brief) {
         this.planner = planner;
         this.brief = brief;
-        this.now = planner.asFarAsCanBe(look, brief, Optional.empty());
+        this.now = planner.asFarAsCanBe(look, brief, Optional.empty(), "");
     }
 
     /** Whether nothing gets worse with it: the plan stays a plan, no more of the look stands aside, and no more layers fail. */
     public boolean mayBeOffered(Look changed) {
-        LookPlanner.AsFar then = planner.asFarAsCanBe(changed, brief, Optional.empty());
+        LookPlanner.AsFar then = planner.asFarAsCanBe(changed, brief, Optional.empty(), "");
         return !(now.planning() instanceof Planning.Done && then.planning() instanceof Planning.Refused)
                 && then.aside().size() <= now.aside().size()
                 && failing(then.planning()) <= failing(now.planning());

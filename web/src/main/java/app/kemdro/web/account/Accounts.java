@@ -2,6 +2,7 @@ package app.kemdro.web.account;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.userdetails.User;
 import org.springframework.security.core.userdetails.UserDetails;
@@ -58,13 +59,14 @@ public class Accounts implements UserDetailsService {
                         .orElse(false);
     }
 
+    /** Whoever of the house is called so. */
+    public Optional<Account> called(String name) {
+        return all().stream().filter(a -> isCalled(a.getName(), name)).findFirst();
+    }
+
     /** The full name of whoever of the house is called so; the name itself where nobody is. */
     public String fullName(String name) {
-        return all().stream()
-                .filter(a -> isCalled(a.getName(), name))
-                .findFirst()
-                .map(Account::getDisplayName)
-                .orElse(name);
+        return called(name).map(Account::getDisplayName).orElse(name);
     }
 
     /** Whether somebody is meant by their first name, and nobody else of the house has it. */

@@ -16,7 +16,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
@@ -79,7 +78,7 @@ class PeopleController {
         known.forEach((name, hands) -> artists.add(new Artist(
                 name,
                 skills(hands) + ", " + hours(hands.get(hands.size() - 1)),
-                signsIn(name).map(a -> "signs in as " + a.getName()).orElse("does not sign in"),
+                accounts.called(name).map(a -> "signs in as " + a.getName()).orElse("does not sign in"),
                 hands.size() == 1 ? "one job" : hands.size() + " jobs",
                 OwnPace.says(believed.get(artists.size())))));
         return artists;
@@ -99,12 +98,6 @@ class PeopleController {
         return Duration.between(hands.from(), hands.until()).toHours() >= A_DAY
                 ? "any hour"
                 : Words.hour(hands.from()) + " to " + Words.hour(hands.until());
-    }
-
-    private Optional<Account> signsIn(String name) {
-        return accounts.all().stream()
-                .filter(a -> accounts.isCalled(a.getName(), name))
-                .findFirst();
     }
 
     @PostMapping("/people/accounts")

@@ -140,12 +140,7 @@ public class Plans {
     }
 
     private LookPlanner.AsFar asFar(Job job) {
-        Planning whole = orderBefore(job)
-                .map(order -> full.keeping(job.look(), job.brief(), order, job.orderProof()))
-                .orElseGet(() -> full.plan(job.look(), job.brief()));
-        return whole instanceof Planning.Done
-                ? new LookPlanner.AsFar(whole, job.look(), List.of())
-                : full.asFarAsCanBe(job.look(), job.brief(), orderBefore(job));
+        return full.asFarAsCanBe(job.look(), job.brief(), orderBefore(job), job.orderProof());
     }
 
     /** Takes over an order that was found for this version of a job, and what was proven of it. */
@@ -291,12 +286,7 @@ public class Plans {
 
     /** The same with an order that came along; it is taken where it fits and none that is found is shorter. */
     public Job add(Job job, Optional<Schedule> order) {
-        Planning planned = order.map(o -> thorough.keeping(job.look(), job.brief(), o, ""))
-                .orElseGet(() -> thorough.plan(job.look(), job.brief()));
-        if (!(planned instanceof Planning.Done)) {
-            planned = thorough.asFarAsCanBe(job.look(), job.brief(), order).planning();
-        }
-        if (planned instanceof Planning.Done done) {
+        if (thorough.asFarAsCanBe(job.look(), job.brief(), order, "").planning() instanceof Planning.Done done) {
             job.keepOrder(mapper.writeValueAsString(done.plan().schedule()));
         }
         return jobs.add(job);
