@@ -16,14 +16,16 @@ import app.kemdro.web.product.Products;
 import app.kemdro.web.sample.ColdCasting;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.Executor;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.context.annotation.Profile;
+import org.springframework.core.task.SimpleAsyncTaskExecutor;
 import org.springframework.stereotype.Component;
 
 /** "Cold Casting": a small production about a shut-down bell foundry. All of it is invented. */
@@ -58,30 +60,39 @@ class DemoWorld implements SmartInitializingSingleton {
         this.clock = clock;
     }
 
-    /** Before the first page can be asked for, so that nobody meets an empty demo. */
+    /** Before the first page can be asked for, so that nobody meets an empty demo. On two cores, in half of the time. */
     @Override
     public void afterSingletonsInstantiated() {
-        accounts.ensure();
+        Executor beside = new SimpleAsyncTaskExecutor("demo-");
+        CompletableFuture<Void> accountsMade = CompletableFuture.runAsync(accounts::ensure, beside);
         if (products.isEmpty()) {
             products.take(DemoKit.csv(LocalDate.now(clock)));
         }
         if (swatches.isEmpty()) {
             swatches.takeCsv(DemoKit.paints());
         }
-        if (!jobs.isEmpty()) {
-            return;
+        accountsMade.join();
+        if (jobs.isEmpty()) {
+            LocalDate today = LocalDate.now(clock);
+            CompletableFuture<Void> tested = CompletableFuture.runAsync(() -> cameraTest(today.minusDays(2)), beside);
+            tomorrow(today);
+            jobs.add(ColdCasting.apprentice(today.plusDays(2).atTime(8, 30)));
+            jobs.add(ColdCasting.nightShift(today.plusDays(2).atTime(13, 30)));
+            tested.join();
         }
-        LocalDate today = LocalDate.now(clock);
-        LocalDateTime test = today.minusDays(2).atTime(9, 30);
-        Job cameraTest = ColdCasting.founder("Orrin Vask, camera test", test);
-        Rehearsed.store(runs, jobs.add(cameraTest), "ines");
-        paint(cameraTest);
+    }
+
+    private void cameraTest(LocalDate day) {
+        Job job = ColdCasting.founder("Orrin Vask, camera test", day.atTime(9, 30));
+        Rehearsed.store(runs, jobs.add(job), "ines");
+        paint(job);
+    }
+
+    private void tomorrow(LocalDate today) {
         Job founder =
                 plans.add(ColdCasting.founder("Orrin Vask", today.plusDays(1).atTime(7, 45)));
         paint(founder);
         test(founder, today);
-        jobs.add(ColdCasting.apprentice(today.plusDays(2).atTime(8, 30)));
-        jobs.add(ColdCasting.nightShift(today.plusDays(2).atTime(13, 30)));
     }
 
     /** What was tested on the performer's arm before the camera test, and what nobody has looked at yet. */
