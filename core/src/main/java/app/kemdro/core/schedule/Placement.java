@@ -34,6 +34,8 @@ final class Placement {
     private final boolean[] blockDone;
     private final double[] urgency;
     private final int[] waits;
+    private final int[] next;
+    private int nextCount;
     private final boolean[][] overlook;
     private final Timeline[] workerLine;
     private final Timeline[] zoneLine;
@@ -68,6 +70,7 @@ final class Placement {
         blockDone = new boolean[net.n];
         urgency = new double[net.n];
         waits = new int[net.n];
+        next = new int[net.n];
         workerLine = lines(workers.size());
         zoneLine = lines(net.zones);
         toolLine = lines(net.network.tools());
@@ -108,19 +111,32 @@ final class Placement {
             }
         }
         System.arraycopy(net.waitsFor, 0, waits, 0, net.n);
+        nextCount = 0;
+        for (int b = 0; b < net.n; b++) {
+            mayBeNext(b);
+        }
         while (left-- > 0) {
-            int next = nextBlock();
-            if (next < 0 || !placeBlock(net.blocks[next])) {
+            int block = takeNextBlock();
+            if (block < 0 || !placeBlock(net.blocks[block])) {
                 return false;
             }
-            blockDone[next] = true;
-            for (int i : net.blocks[next]) {
+            blockDone[block] = true;
+            for (int i : net.blocks[block]) {
                 for (Arc arc : net.after[i]) {
-                    waits[net.block[arc.to()]]--;
+                    int after = net.block[arc.to()];
+                    waits[after]--;
+                    mayBeNext(after);
                 }
             }
         }
         return true;
+    }
+
+    /** Keeps a block that waits for nothing outside itself any more. */
+    private void mayBeNext(int block) {
+        if (!blockDone[block] && waits[block] == net.inside[block]) {
+            next[nextCount++] = block;
+        }
     }
 
     private double urgency(int[] members) {
@@ -174,15 +190,22 @@ final class Placement {
         }
     }
 
-    /** The most urgent block that waits for nothing outside itself. */
-    private int nextBlock() {
-        int best = -1;
-        for (int b = 0; b < net.n; b++) {
-            if (!blockDone[b] && waits[b] == net.inside[b] && (best < 0 || urgency[b] > urgency[best])) {
-                best = b;
+    /** The most urgent block that waits for nothing outside itself; the first of them where some are alike; −1 where there is none. */
+    private int takeNextBlock() {
+        int at = -1;
+        for (int k = 0; k < nextCount; k++) {
+            if (at < 0
+                    || urgency[next[k]] > urgency[next[at]]
+                    || urgency[next[k]] == urgency[next[at]] && next[k] < next[at]) {
+                at = k;
             }
         }
-        return best;
+        if (at < 0) {
+            return -1;
+        }
+        int block = next[at];
+        next[at] = next[--nextCount];
+        return block;
     }
 
     private boolean placeBlock(int[] members) {

@@ -64,11 +64,10 @@ final class Timeline {
 
     /** The earliest second not before {@code from} at which {@code length} seconds are free, overlooking some owners. */
     int free(int from, int length, boolean @Nullable [] overlook) {
+        int stays = Math.max(1, length);
         int t = from;
-        for (int i = 0; i < size; i++) {
-            if (start[i] < t + Math.max(1, length)
-                    && end[i] > t
-                    && (overlook == null || owner[i] < 0 || !overlook[owner[i]])) {
+        for (int i = 0; i < size && start[i] < t + stays; i++) {
+            if (end[i] > t && (overlook == null || owner[i] < 0 || !overlook[owner[i]])) {
                 t = end[i];
             }
         }

@@ -74,18 +74,16 @@ class DemoWorld implements SmartInitializingSingleton {
         accountsMade.join();
         if (jobs.isEmpty()) {
             LocalDate today = LocalDate.now(clock);
-            CompletableFuture<Void> tested = CompletableFuture.runAsync(() -> cameraTest(today.minusDays(2)), beside);
+            Job cameraTest = jobs.add(ColdCasting.founder(
+                    "Orrin Vask, camera test", today.minusDays(2).atTime(9, 30)));
+            CompletableFuture<Void> tested =
+                    CompletableFuture.runAsync(() -> Rehearsed.store(runs, cameraTest, "ines"), beside);
+            paint(cameraTest);
             tomorrow(today);
             jobs.add(ColdCasting.apprentice(today.plusDays(2).atTime(8, 30)));
             jobs.add(ColdCasting.nightShift(today.plusDays(2).atTime(13, 30)));
             tested.join();
         }
-    }
-
-    private void cameraTest(LocalDate day) {
-        Job job = ColdCasting.founder("Orrin Vask, camera test", day.atTime(9, 30));
-        Rehearsed.store(runs, jobs.add(job), "ines");
-        paint(job);
     }
 
     private void tomorrow(LocalDate today) {
