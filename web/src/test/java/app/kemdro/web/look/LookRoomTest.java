@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
+import app.kemdro.core.look.Brief;
+import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
 import app.kemdro.web.DemoTest;
@@ -276,5 +278,37 @@ class LookRoomTest {
         assertThat(mvc.get().uri("/shelf").with(user("ines").roles("LEAD")))
                 .bodyText()
                 .contains("chin needs");
+    }
+
+    /** Nobody in the crew may lead: nothing can be planned, and each room that would show the plan says so and what helps. */
+    @Test
+    void aLookWithoutAPlanSaysWhyInEveryRoom() {
+        Job from = fresh("nobody leads, from");
+        Brief with = from.brief();
+        Job job = new Job(
+                "nobody leads",
+                "",
+                "",
+                new Brief(
+                        with.call(),
+                        with.chairIn(),
+                        with.performer(),
+                        with.crew().stream().filter(h -> h.skill() != Skill.LEAD).toList(),
+                        with.room(),
+                        with.costumeCovers(),
+                        with.costumeMinutes(),
+                        with.selfApplied(),
+                        with.purpose(),
+                        with.breaks()));
+        job.setLook(from.look());
+        Job kept = jobs.add(job);
+        assertThat(plans.of(kept).plan()).isEmpty();
+        for (String page : List.of("/jobs/" + kept.id() + "/look", "/jobs/" + kept.id() + "/order", "/shelf")) {
+            assertThat(mvc.get().uri(page).with(user("ines").roles("LEAD")))
+                    .hasStatusOk()
+                    .bodyText()
+                    .contains("Nobody on the crew leads")
+                    .contains("Set one artist to lead.");
+        }
     }
 }
