@@ -319,21 +319,43 @@ public final class LookPlanner {
         if (!hasTheSteps(draft, known)) {
             return Optional.empty();
         }
-        return chairIns(draft.brief(), known.ready())
+        return chairIns(draft, known)
                 .flatMap(at -> keep(draft, at, known, provenOf).stream())
                 .findFirst();
     }
 
+    /** When the performer sits down for so many seconds: as late as the call allows, and never before any hands are there. */
+    private static LocalDateTime sitsDown(Brief brief, int ready) {
+        LocalDateTime asCalled = FiveMinutes.before(brief.call().minusSeconds(ready));
+        return brief.crew().stream()
+                .map(Hands::from)
+                .min(Comparator.naturalOrder())
+                .filter(asCalled::isBefore)
+                .orElse(asCalled);
+    }
+
     /**
-     * When the performer may sit down for an order of this length: as late as the call allows. Wishes that name a time of day
-     * may ask for somewhat more, so that is tried as well.
+     * When the performer may sit down for an order that is kept: as late as the call allows, or somewhat sooner, for wishes that name
+     * a time of day; and where hands come so late, or something must wait so long, that the call is not kept, as soon as that makes it
+     * possible.
      */
-    private static Stream<LocalDateTime> chairIns(Brief brief, int ready) {
-        return brief.chairIn().isPresent()
-                ? brief.chairIn().stream()
-                : IntStream.rangeClosed(0, KEPT_EARLIER)
-                        .mapToObj(n -> FiveMinutes.before(brief.call().minusSeconds(ready))
-                                .minusMinutes(5L * n));
+    private static Stream<LocalDateTime> chairIns(Draft draft, Schedule known) {
+        Brief brief = draft.brief();
+        if (brief.chairIn().isPresent()) {
+            return brief.chairIn().stream();
+        }
+        LocalDateTime asCalled = sitsDown(brief, known.ready());
+        Stream<LocalDateTime> asHandsCome = brief.crew().stream()
+                .flatMap(h -> known.placed().stream()
+                        .filter(p -> p.takes(h.name()))
+                        .findFirst()
+                        .map(first -> h.from().minusSeconds(first.start()))
+                        .stream());
+        Stream<LocalDateTime> late = Stream.concat(asHandsCome, draft.wishes().soonest(known))
+                .max(Comparator.naturalOrder())
+                .filter(asCalled::isBefore)
+                .stream();
+        return Stream.concat(IntStream.rangeClosed(0, KEPT_EARLIER).mapToObj(n -> asCalled.minusMinutes(5L * n)), late);
     }
 
     private Optional<Plan> keep(Draft draft, LocalDateTime chairIn, Schedule known, String provenOf) {
@@ -415,8 +437,7 @@ public final class LookPlanner {
                 : Optional.of(planner.plan(always, Progress.NOTHING, before));
         LocalDateTime chairIn = brief.chairIn()
                 .orElseGet(() -> free.get() instanceof Outcome.Planned p
-                        ? FiveMinutes.before(
-                                brief.call().minusSeconds(p.schedule().ready()))
+                        ? sitsDown(brief, p.schedule().ready())
                         : brief.call().minusHours(4));
         TaskNetwork network = network(draft, chairIn);
         Outcome outcome = hoursFit(free, network) && !draft.wishes().timed()
@@ -451,7 +472,7 @@ public final class LookPlanner {
                 && free.get() instanceof Outcome.Planned p
                 && p.schedule().placed().stream()
                         .allMatch(t -> network.workers().stream()
-                                .filter(w -> w.id().equals(t.worker()))
+                                .filter(w -> t.takes(w.id()))
                                 .allMatch(w -> t.start() >= w.from() && t.end() <= w.until()));
     }
 

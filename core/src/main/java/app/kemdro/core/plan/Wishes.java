@@ -7,6 +7,7 @@ import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Expansion.Expanded;
 import app.kemdro.core.schedule.Lag;
 import app.kemdro.core.schedule.Pin;
+import app.kemdro.core.schedule.Schedule;
 import app.kemdro.core.schedule.Task.Mode;
 import app.kemdro.core.schedule.Task.Needs;
 import java.time.Duration;
@@ -17,6 +18,7 @@ import java.util.Map;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Wishes about the order, as far as the steps and hands they speak of are there. */
 public final class Wishes {
@@ -82,6 +84,13 @@ public final class Wishes {
             case BEGUN_BY -> new Pin(wish.step(), 0, second, null);
             default -> new Pin(wish.step(), 0, Mode.NEVER, wish.to());
         };
+    }
+
+    /** For each thing that must not begin before a time of day, the soonest moment to sit down at which this order keeps that. */
+    Stream<LocalDateTime> soonest(Schedule order) {
+        return kept.stream()
+                .filter(w -> w.kind() == Wish.Kind.NOT_BEFORE)
+                .flatMap(w -> order.find(w.step()).map(p -> moment(w, brief).minusSeconds(p.start())).stream());
     }
 
     private static LocalDateTime moment(Wish wish, Brief brief) {

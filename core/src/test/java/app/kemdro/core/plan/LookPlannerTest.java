@@ -17,8 +17,10 @@ import app.kemdro.core.look.Brief.Performer;
 import app.kemdro.core.look.Brief.Room;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
+import app.kemdro.core.look.Wish;
 import app.kemdro.core.schedule.Lag;
 import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.schedule.ScheduleCheck;
 import java.util.List;
 import java.util.Optional;
@@ -74,6 +76,46 @@ class LookPlannerTest {
         Placed powder = at(plan, "brow-left-brow-right/powder");
         assertThat(powder.start()).isBetween(last.end(), last.usable());
         assertThat(last.usable()).as("the window is a real one").isGreaterThan(last.end());
+    }
+
+    /** Hands come when it is too late to keep the call: the performer sits down with them, not hours before anybody is there. */
+    @Test
+    void nobodySitsDownBeforeHandsAreThere() {
+        Hands late = new Hands("Ines", Brief.Skill.LEAD, CALL.minusHours(1), CALL.plusHours(12));
+        Plan plan = planned(Samples.bellFounder(), brief(late));
+        assertThat(plan.chairIn()).isEqualTo(late.from());
+        assertThat(plan.inHand()).isNegative();
+    }
+
+    /** The second pair of hands comes late, so that the call cannot be kept and work waits for it; the order stays all the same. */
+    @Test
+    void anOrderThatWaitsForHandsIsKept() {
+        Hands late = new Hands("Ines", Brief.Skill.LEAD, CALL.minusMinutes(30), CALL.plusHours(12));
+        Brief brief = brief(assistant("Pell"), late);
+        Plan plan = planned(Samples.bellFounder(), brief);
+        assertThat(plan.inHand()).isNegative();
+        LookPlanner hasty = new LookPlanner(TRADE, Planner.trying(1));
+        Planning.Done kept = (Planning.Done) hasty.keeping(Samples.bellFounder(), brief, plan.schedule(), "");
+        assertThat(kept.plan().schedule().placed()).isEqualTo(plan.schedule().placed());
+        assertThat(kept.plan().chairIn()).isEqualTo(plan.chairIn());
+    }
+
+    /** Something that must not begin before a time so late that the call cannot be kept: the order stays all the same. */
+    @Test
+    void anOrderThatWaitsForATimeOfDayIsKept() {
+        Brief brief = brief(lead("Ines"));
+        Plan free = planned(Samples.bellFounder(), brief);
+        String last = free.schedule()
+                .placed()
+                .get(free.schedule().placed().size() / 2)
+                .task();
+        Look look = Samples.bellFounder().wishing(List.of(Wish.notBefore(last, 10)));
+        Plan plan = planned(look, brief);
+        assertThat(plan.inHand()).isNegative();
+        Planning.Done kept =
+                (Planning.Done) new LookPlanner(TRADE, Planner.trying(1)).keeping(look, brief, plan.schedule(), "");
+        assertThat(kept.plan().schedule().placed()).isEqualTo(plan.schedule().placed());
+        assertThat(kept.plan().chairIn()).isEqualTo(plan.chairIn());
     }
 
     @Test

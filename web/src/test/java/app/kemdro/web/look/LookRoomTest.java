@@ -293,7 +293,9 @@ class LookRoomTest {
                         with.call(),
                         with.chairIn(),
                         with.performer(),
-                        with.crew().stream().filter(h -> h.skill() != Skill.LEAD).toList(),
+                        with.crew().stream()
+                                .filter(h -> h.skill() != Skill.LEAD)
+                                .toList(),
                         with.room(),
                         with.costumeCovers(),
                         with.costumeMinutes(),
