@@ -247,7 +247,9 @@ final class ExactModel {
             IntVar start = model.newIntVar(0, horizon + 2L * length, "rs " + k);
             IntVar end = model.newIntVar(0, horizon + 2L * length, "re " + k);
             IntervalVar span = model.newOptionalIntervalVar(start, model.newConstant(length), end, there, "r " + k);
-            model.addGreaterOrEqual(start, last).onlyEnforceIf(there);
+            // one break is not followed by another at once
+            model.addGreaterOrEqual(start, LinearExpr.newBuilder().add(last).add(k == 0 ? 0 : 1))
+                    .onlyEnforceIf(there);
             model.addLessOrEqual(start, LinearExpr.newBuilder().add(last).add(every))
                     .onlyEnforceIf(there);
             IntVar next = model.newIntVar(0, horizon + 2L * length, "rested " + k);

@@ -304,14 +304,15 @@ public final class LookPlanner {
         Planning anew = draft.problems().isEmpty()
                 ? schedule(draft, Optional.of(before))
                 : new Planning.Refused(draft.problems());
-        if (anew instanceof Planning.Refused refused) {
-            return look.wishes().isEmpty() ? refused : whole(look, brief, Optional.of(before));
-        }
         Optional<Plan> kept = keep(draft, before, provenOf);
-        boolean shorter = anew instanceof Planning.Done done
-                && kept.isPresent()
-                && done.plan().schedule().ready() < kept.get().schedule().ready();
-        return kept.isPresent() && !shorter ? new Planning.Done(kept.get()) : anew;
+        if (anew instanceof Planning.Done done) {
+            boolean shorter = kept.isPresent()
+                    && done.plan().schedule().ready() < kept.get().schedule().ready();
+            return kept.isPresent() && !shorter ? new Planning.Done(kept.get()) : anew;
+        }
+        // an order that keeps every wish stays, though no other that does was found this time
+        return kept.<Planning>map(Planning.Done::new)
+                .orElseGet(() -> look.wishes().isEmpty() ? anew : whole(look, brief, Optional.of(before)));
     }
 
     /** The plan that has this order, if the order is still sound for the look and the brief as they are now. */

@@ -419,11 +419,14 @@ final class Layout {
                 MOST_RESTS, FEW_RESTS + longest() / Math.max(1, network.breaks().every()));
     }
 
-    /** The second until which breaks are laid, so that no work is ever without one; breaks make it longer themselves. */
+    /**
+     * The second after which all that fits between two breaks has ended in any order of one step after another: breaks make it
+     * longer, and before each step a stretch between two breaks may be left empty because it does not fit there.
+     */
     int horizon() {
         BreakRule breaks = network.breaks();
         double stretched = longest() * (1 + (double) breaks.meal() / breaks.every());
-        return (int) Math.min(Integer.MAX_VALUE / 8, stretched + 2L * breaks.every());
+        return (int) Math.min(Integer.MAX_VALUE / 8, stretched + (n + 2L) * (breaks.every() + breaks.meal()));
     }
 
     private int slowest(int i) {

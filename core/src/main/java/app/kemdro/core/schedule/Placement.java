@@ -42,8 +42,9 @@ final class Placement {
     private final Timeline[] toolLine;
     private final Timeline[] postureLine;
     private final Timeline restLine = new Timeline();
-    private final int horizon;
     private final List<Rest> rests = new ArrayList<>();
+    private final int horizon;
+    private int rested;
     private Genes genes = new Genes(new double[0], new int[0], new int[0], new int[0]);
     private int chosenWorker;
     private int chosenHelper;
@@ -56,8 +57,8 @@ final class Placement {
 
     Placement(Layout net) {
         this.net = net;
-        this.horizon = net.horizon();
         this.workers = net.network.workers();
+        this.horizon = net.horizon();
         start = new int[net.n];
         end = new int[net.n];
         hands = new int[net.n];
@@ -163,30 +164,31 @@ final class Placement {
     private void layRests() {
         restLine.clear();
         rests.clear();
-        int last = 0;
+        rested = 0;
         for (Rest rest : net.progress.rests()) {
             rests.add(rest);
             restLine.take(rest.start(), rest.end(), -1);
-            last = Math.max(last, rest.end());
+            rested = Math.max(rested, rest.end());
         }
         int earliest = net.progress.now();
         for (Placed p : net.progress.past()) {
             earliest = Math.max(earliest, p.end());
         }
         for (int gap : genes.gap()) {
-            int at = last + gap;
-            if (at < earliest) {
-                at = earliest;
-            }
-            last = at + net.network.breaks().length(rests.size());
-            rests.add(new Rest(at, last));
-            restLine.take(at, last, -1);
+            layRest(Math.max(earliest, rested + gap));
         }
-        while (last < horizon) {
-            int at = last + net.network.breaks().every();
-            last = at + net.network.breaks().length(rests.size());
-            rests.add(new Rest(at, last));
-            restLine.take(at, last, -1);
+    }
+
+    private void layRest(int at) {
+        rested = at + net.network.breaks().length(rests.size());
+        rests.add(new Rest(at, rested));
+        restLine.take(at, rested, -1);
+    }
+
+    /** Lays breaks by the rule until this second, so that no work is ever without one; work that fits between no two comes after all. */
+    private void layRestsUntil(int second) {
+        while (rested < second && rested < horizon) {
+            layRest(rested + net.network.breaks().every());
         }
     }
 
@@ -359,6 +361,7 @@ final class Placement {
             for (int p : net.bars[i]) {
                 t = postureLine[p].free(t, length, null);
             }
+            layRestsUntil(t + length);
             t = restLine.free(t, length, null);
             int[] zone = net.zone[i];
             for (int z = 0; z < zone.length; z++) {
@@ -544,8 +547,10 @@ final class Placement {
                     last = Math.max(last, end[i]);
                 }
             }
-            gaps[k - done] = Math.min(gaps[k - done], last - from);
-            from = last + net.network.breaks().length(k);
+            // where nobody worked since the break before, this one stays where the rule has it
+            int gap = last > from ? Math.min(gaps[k - done], last - from) : gaps[k - done];
+            gaps[k - done] = gap;
+            from += gap + net.network.breaks().length(k);
         }
         return gaps;
     }

@@ -344,6 +344,9 @@ public final class ScheduleCheck {
             if (fromTheStart && rest.start() - last > network.breaks().every()) {
                 wrong("%d s of work without a break", rest.start() - last);
             }
+            if (fromTheStart && last > 0 && rest.start() <= last) {
+                wrong("one break follows another at %d s without any work between", last);
+            }
             last = rest.end();
         }
         if (fromTheStart && ready - last > network.breaks().every()) {

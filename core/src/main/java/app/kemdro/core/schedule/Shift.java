@@ -98,13 +98,21 @@ final class Shift {
         p.hands().forEach(h -> free.merge(h, p.end(), Math::max));
     }
 
-    /** A break begins as soon as all that comes before it has ended. */
+    /**
+     * A break begins as soon as all that comes before it has ended. Where nobody has worked since the one before, it stays where it
+     * was, or falls away where that is over.
+     */
     private boolean rest(int number) {
-        int start = Math.max(progress.now(), lastEnd);
+        boolean worked = lastEnd > restedUntil || rests.isEmpty();
+        int start = Math.max(
+                progress.now(), worked ? lastEnd : before.rests().get(number).start());
+        if (!worked && start <= restedUntil) {
+            return true;
+        }
         if (start - restedUntil > network.breaks().every()) {
             return false;
         }
-        restedUntil = start + network.breaks().length(number);
+        restedUntil = start + network.breaks().length(rests.size());
         rests.add(new Rest(start, restedUntil));
         return true;
     }

@@ -11,10 +11,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.kemdro.core.schedule.Task.Mode;
 import app.kemdro.core.schedule.Task.Needs;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SplittableRandom;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -65,6 +67,32 @@ class PlannerTest {
                 .toList();
         TaskNetwork network = of(tasks, List.of(), new Worker("Ines", true, 1, 0, 1_000_000));
         assertThat(ScheduleCheck.problems(network, plan(network))).isEmpty();
+    }
+
+    /** Steps as long as nobody works without a break: before each, hands may have to stand still until the break is over. */
+    @Test
+    void breaksComeByTheRuleAndNeverOneUponAnother() {
+        BreakRule rule = new BreakRule(3600, 600, 1500);
+        for (int seed = 1; seed <= 60; seed++) {
+            SplittableRandom dice = new SplittableRandom(seed);
+            List<Task> tasks = new ArrayList<>();
+            List<Lag> lags = new ArrayList<>();
+            int pairs = 3 + dice.nextInt(5);
+            for (int k = 0; k < pairs; k++) {
+                tasks.add(film("warm " + k, 60, 240 + dice.nextInt(900), Mode.NEVER, 1200, "z" + k));
+                tasks.add(task("place " + k, 3600 - 600 * dice.nextInt(5), "z" + k));
+                lags.add(lag("warm " + k, "place " + k, Lag.Kind.USABLE));
+            }
+            Worker slow = new Worker("Ines", true, 1, dice.nextInt(3) * 4000, 1_000_000);
+            TaskNetwork network = new TaskNetwork(tasks, lags, List.of(slow), 1, rule);
+            for (int tries : List.of(1, 40, 400)) {
+                Outcome outcome = Planner.trying(tries).plan(network);
+                Schedule schedule = ((Outcome.Planned) outcome).schedule();
+                assertThat(ScheduleCheck.problems(network, schedule))
+                        .as("seed " + seed + ", tries " + tries)
+                        .isEmpty();
+            }
+        }
     }
 
     @Test

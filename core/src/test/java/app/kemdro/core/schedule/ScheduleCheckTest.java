@@ -103,6 +103,9 @@ class ScheduleCheckTest {
                 .anyMatch(p -> p.contains("without a break"));
         Schedule into = new Schedule(List.of(plain("long", "Ines", 0, 8000)), List.of(new Rest(100, 700)), 8000, 0);
         assertThat(ScheduleCheck.problems(network, into)).anyMatch(p -> p.contains("into a break"));
+        Schedule idle = new Schedule(
+                List.of(plain("long", "Ines", 1200, 9200)), List.of(new Rest(0, 600), new Rest(600, 1200)), 9200, 0);
+        assertThat(ScheduleCheck.problems(network, idle)).anyMatch(p -> p.contains("one break follows another"));
     }
 
     @Test
