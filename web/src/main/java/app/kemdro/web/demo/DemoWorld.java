@@ -60,7 +60,7 @@ class DemoWorld implements SmartInitializingSingleton {
         this.clock = clock;
     }
 
-    /** Before the first page can be asked for, so that nobody meets an empty demo. On two cores, in half of the time. */
+    /** Before the first page can be asked for, so that nobody meets an empty demo; what does not need each other is made side by side. */
     @Override
     public void afterSingletonsInstantiated() {
         Executor beside = new SimpleAsyncTaskExecutor("demo-");
