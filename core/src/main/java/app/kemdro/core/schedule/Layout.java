@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.BitSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -239,17 +240,55 @@ final class Layout {
         for (int i = 0; i < n; i++) {
             root[i] = i;
         }
-        for (Arc arc : arcs) {
-            if (arc.lag.ties() && !fixed[arc.from] && !fixed[arc.to]) {
-                int a = find(root, arc.from);
-                int b = find(root, arc.to);
-                root[Math.max(a, b)] = Math.min(a, b);
+        List<Arc> open =
+                arcs.stream().filter(a -> !fixed[a.from] && !fixed[a.to]).toList();
+        for (Arc arc : open) {
+            if (arc.lag.ties()) {
+                join(root, arc.from, arc.to);
+            }
+        }
+        // blocks that wait for one another are one: what comes between two tied tasks is placed with them
+        for (List<Integer> ring = ring(root, open); !ring.isEmpty(); ring = ring(root, open)) {
+            for (int block : ring) {
+                join(root, ring.get(0), block);
             }
         }
         for (int i = 0; i < n; i++) {
             root[i] = find(root, i);
         }
         return root;
+    }
+
+    private static void join(int[] root, int one, int other) {
+        int a = find(root, one);
+        int b = find(root, other);
+        root[Math.max(a, b)] = Math.min(a, b);
+    }
+
+    /** Blocks that wait for one another in turn; empty where none do. */
+    private List<Integer> ring(int[] root, List<Arc> open) {
+        Map<Integer, Set<Integer>> waitsFor = new LinkedHashMap<>();
+        for (Arc arc : open) {
+            int from = find(root, arc.from);
+            int to = find(root, arc.to);
+            if (from != to) {
+                waitsFor.computeIfAbsent(to, k -> new LinkedHashSet<>()).add(from);
+            }
+        }
+        boolean freed = true;
+        while (freed) {
+            freed = waitsFor.values().removeIf(Set::isEmpty);
+            for (Set<Integer> others : waitsFor.values()) {
+                freed |= others.removeIf(b -> !waitsFor.containsKey(b));
+            }
+        }
+        List<Integer> walked = new ArrayList<>();
+        Integer at = waitsFor.keySet().stream().findFirst().orElse(null);
+        while (at != null && !walked.contains(at)) {
+            walked.add(at);
+            at = waitsFor.get(at).iterator().next();
+        }
+        return at == null ? List.of() : walked.subList(walked.indexOf(at), walked.size());
     }
 
     private static int find(int[] root, int i) {

@@ -95,6 +95,27 @@ class PlannerTest {
         }
     }
 
+    /** Something comes between glue and what is pressed into it, as a repair does: it is placed with them. */
+    @Test
+    void whatComesBetweenTwoTiedStepsIsPlacedWithThem() {
+        TaskNetwork network = of(
+                List.of(
+                        film("glue", 60, 120, 600, 900, "a"),
+                        task("mend", 60, "c"),
+                        task("and once more", 60, "b"),
+                        task("press", 60, "a")),
+                List.of(
+                        lag("glue", "press", Lag.Kind.USABLE),
+                        lag("glue", "mend", Lag.Kind.AFTER),
+                        lag("mend", "and once more", Lag.Kind.SETTLED),
+                        lag("and once more", "press", Lag.Kind.SETTLED)),
+                INES);
+        Schedule schedule = plan(network);
+        assertThat(ScheduleCheck.problems(network, schedule)).isEmpty();
+        assertThat(schedule.of("and once more").start())
+                .isBetween(schedule.of("mend").end(), schedule.of("press").start());
+    }
+
     @Test
     void aSecondPairOfHandsHelpsWhereItSavesTimeAndNotWhereItHasBetterToDo() {
         Task pull = new Task(
