@@ -5,7 +5,6 @@ import java.util.Arrays;
 import java.util.BitSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -235,67 +234,40 @@ final class Layout {
         return shares;
     }
 
+    /**
+     * The block of each task, named by its first: tasks that lead to each other along the arcs, a tie leading both ways. So what comes
+     * between two tied tasks is in their block, and no block waits for one that waits for it.
+     */
     private int[] blockOf(List<Arc> arcs) {
-        int[] root = new int[n];
+        BitSet[] leadsTo = new BitSet[n];
         for (int i = 0; i < n; i++) {
-            root[i] = i;
+            leadsTo[i] = new BitSet(n);
+            leadsTo[i].set(i);
         }
-        List<Arc> open =
-                arcs.stream().filter(a -> !fixed[a.from] && !fixed[a.to]).toList();
-        for (Arc arc : open) {
-            if (arc.lag.ties()) {
-                join(root, arc.from, arc.to);
+        for (Arc arc : arcs) {
+            if (!fixed[arc.from] && !fixed[arc.to]) {
+                leadsTo[arc.from].set(arc.to);
+                if (arc.lag.ties()) {
+                    leadsTo[arc.to].set(arc.from);
+                }
             }
         }
-        // blocks that wait for one another are one: what comes between two tied tasks is placed with them
-        for (List<Integer> ring = ring(root, open); !ring.isEmpty(); ring = ring(root, open)) {
-            for (int block : ring) {
-                join(root, ring.get(0), block);
+        for (int over = 0; over < n; over++) {
+            for (int i = 0; i < n; i++) {
+                if (leadsTo[i].get(over)) {
+                    leadsTo[i].or(leadsTo[over]);
+                }
             }
         }
+        int[] block = new int[n];
         for (int i = 0; i < n; i++) {
-            root[i] = find(root, i);
-        }
-        return root;
-    }
-
-    private static void join(int[] root, int one, int other) {
-        int a = find(root, one);
-        int b = find(root, other);
-        root[Math.max(a, b)] = Math.min(a, b);
-    }
-
-    /** Blocks that wait for one another in turn; empty where none do. */
-    private List<Integer> ring(int[] root, List<Arc> open) {
-        Map<Integer, Set<Integer>> waitsFor = new LinkedHashMap<>();
-        for (Arc arc : open) {
-            int from = find(root, arc.from);
-            int to = find(root, arc.to);
-            if (from != to) {
-                waitsFor.computeIfAbsent(to, k -> new LinkedHashSet<>()).add(from);
+            int first = 0;
+            while (!leadsTo[i].get(first) || !leadsTo[first].get(i)) {
+                first++;
             }
+            block[i] = first;
         }
-        boolean freed = true;
-        while (freed) {
-            freed = waitsFor.values().removeIf(Set::isEmpty);
-            for (Set<Integer> others : waitsFor.values()) {
-                freed |= others.removeIf(b -> !waitsFor.containsKey(b));
-            }
-        }
-        List<Integer> walked = new ArrayList<>();
-        Integer at = waitsFor.keySet().stream().findFirst().orElse(null);
-        while (at != null && !walked.contains(at)) {
-            walked.add(at);
-            at = waitsFor.get(at).iterator().next();
-        }
-        return at == null ? List.of() : walked.subList(walked.indexOf(at), walked.size());
-    }
-
-    private static int find(int[] root, int i) {
-        while (root[i] != i) {
-            i = root[i];
-        }
-        return i;
+        return block;
     }
 
     /** Tasks of each block in an order in which each comes after what it waits for. */
