@@ -284,24 +284,14 @@ class LookRoomTest {
     @Test
     void aLookWithoutAPlanSaysWhyInEveryRoom() {
         Job from = fresh("nobody leads, from");
-        Brief with = from.brief();
+        Brief brief = from.brief();
         Job job = new Job(
                 "nobody leads",
                 "",
                 "",
-                new Brief(
-                        with.call(),
-                        with.chairIn(),
-                        with.performer(),
-                        with.crew().stream()
-                                .filter(h -> h.skill() != Skill.LEAD)
-                                .toList(),
-                        with.room(),
-                        with.costumeCovers(),
-                        with.costumeMinutes(),
-                        with.selfApplied(),
-                        with.purpose(),
-                        with.breaks()));
+                brief.with(brief.crew().stream()
+                        .filter(h -> h.skill() != Skill.LEAD)
+                        .toList()));
         job.setLook(from.look());
         Job kept = jobs.add(job);
         assertThat(plans.of(kept).plan()).isEmpty();

@@ -34,7 +34,7 @@ class RoamTest {
     private static final long ALWAYS = 12;
 
     /** Seeds that once found something that no smaller test shows. */
-    private static final LongStream FOUND = LongStream.of(1127, 2122);
+    private static final List<Long> FOUND = List.of(1127L, 2122L);
 
     @Autowired
     private MockMvcTester mvc;
@@ -64,8 +64,11 @@ class RoamTest {
     void nothingItSaysOfJobsDrawnByChanceIsUntrue() throws Exception {
         long many = Long.getLong("roam.seeds", ALWAYS);
         long from = Long.getLong("roam.from", 1);
-        LongStream drawn = LongStream.range(from, from + many);
-        long[] seeds = (Long.getLong("roam.seeds") == null ? LongStream.concat(drawn, FOUND) : drawn).toArray();
+        List<Long> seeds =
+                new ArrayList<>(LongStream.range(from, from + many).boxed().toList());
+        if (Long.getLong("roam.seeds") == null) {
+            seeds.addAll(FOUND);
+        }
         Map<String, Integer> counted = new TreeMap<>();
         Life.Roamed on = new Life.Roamed(mvc, clock, jobs, plans, runs, removals, trade, new Afresh(), json, counted);
         List<String> failed = new ArrayList<>();
@@ -83,7 +86,7 @@ class RoamTest {
                 System.out.println("roamed " + (seed - from + 1) + ": " + counted + ", failed " + failed.size());
             }
         }
-        System.out.println("Roamed " + seeds.length + " jobs from seed " + from + ": " + counted);
+        System.out.println("Roamed " + seeds.size() + " jobs from seed " + from + ": " + counted);
         assertThat(failed).as("lived through without a fault").isEmpty();
         assertThat(counted).as("chance has been everywhere").containsKeys("plans", "presses", "strikes");
     }
