@@ -1,5 +1,6 @@
 package app.kemdro.web;
 
+import app.kemdro.web.plans.TradeConfig;
 import java.time.Clock;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
@@ -9,6 +10,7 @@ import org.springframework.context.annotation.Bean;
 @SpringBootApplication
 public class KemdroApplication {
     public static void main(String[] args) {
+        TradeConfig.begin();
         SpringApplication.run(KemdroApplication.class, args);
     }
 

@@ -2,12 +2,11 @@ package app.kemdro.web.account;
 
 import app.kemdro.web.account.Account.Role;
 import java.util.List;
-import org.springframework.context.annotation.Profile;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
-/** The invented accounts of the demo, offered on its sign-in page. */
+/** The invented accounts of the demo, offered on its sign-in page; outside the demo there are none. */
 @Component
-@Profile("demo")
 public class DemoAccounts {
     /** One password for all: the demo holds nothing worth guarding. */
     public static final String PASSWORD = "bell-founder";
@@ -18,21 +17,23 @@ public class DemoAccounts {
             new Offer("floor", "The floor", "sees the shelf only", Role.FLOOR));
 
     private final Accounts accounts;
+    private final boolean demo;
 
-    DemoAccounts(Accounts accounts) {
+    DemoAccounts(Accounts accounts, @Value("${kemdro.demo}") boolean demo) {
         this.accounts = accounts;
+        this.demo = demo;
     }
 
     /** An account as it is offered. */
     public record Offer(String name, String displayName, String says, Role role) {}
 
     public List<Offer> offers() {
-        return OFFERS;
+        return demo ? OFFERS : List.of();
     }
 
     /** Makes them if they are missing. */
     public void ensure() {
-        if (accounts.isEmpty()) {
+        if (demo && accounts.isEmpty()) {
             String hash = accounts.encoded(PASSWORD);
             OFFERS.forEach(o -> accounts.save(o.name(), o.displayName(), hash, o.role()));
         }

@@ -1,7 +1,5 @@
 package app.kemdro.web.account;
 
-import java.util.List;
-import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -12,9 +10,9 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class SignInController {
     private final Accounts accounts;
-    private final Optional<DemoAccounts> demo;
+    private final DemoAccounts demo;
 
-    SignInController(Accounts accounts, Optional<DemoAccounts> demo) {
+    SignInController(Accounts accounts, DemoAccounts demo) {
         this.accounts = accounts;
         this.demo = demo;
     }
@@ -24,7 +22,7 @@ class SignInController {
         if (accounts.isEmpty()) {
             return "redirect:/first-lead";
         }
-        model.addAttribute("offers", demo.map(DemoAccounts::offers).orElse(List.of()));
+        model.addAttribute("offers", demo.offers());
         model.addAttribute("demoPassword", DemoAccounts.PASSWORD);
         return "account/sign-in";
     }

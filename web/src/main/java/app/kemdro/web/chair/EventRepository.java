@@ -7,4 +7,6 @@ interface EventRepository extends Repository<EventRow, Long> {
     List<EventRow> findAllByRunIdOrderBySeq(long runId);
 
     EventRow saveAndFlush(EventRow row);
+
+    List<EventRow> saveAll(Iterable<EventRow> rows);
 }

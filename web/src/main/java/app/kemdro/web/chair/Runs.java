@@ -537,7 +537,9 @@ public class Runs {
     public void storeFinished(Job job, Plan plan, List<RunEvent> reports, String account, int pace) {
         transaction.executeWithoutResult(t -> {
             Run run = seat(job, new Base(plan.carriedOut(job.look()), plan.brief(), plan), account, pace);
-            reports.forEach(e -> events.saveAndFlush(new EventRow(run.id(), e, account)));
+            events.saveAll(reports.stream()
+                    .map(e -> new EventRow(run.id(), e, account))
+                    .toList());
             run.end(reports.get(reports.size() - 1).at());
         });
     }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -81,7 +82,11 @@ public class Swatches {
     }
 
     private List<String> take(SwatchFiles.Read file) {
-        file.swatches().forEach(this::keep);
+        Map<String, Swatch> known = all().stream().collect(Collectors.toMap(Swatch::name, s -> s));
+        for (SwatchValues values : file.swatches()) {
+            known.computeIfAbsent(values.name(), n -> repository.save(new Swatch(values)))
+                    .take(values);
+        }
         return file.wrong();
     }
 }

@@ -20,17 +20,17 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executor;
 import org.springframework.beans.factory.SmartInitializingSingleton;
-import org.springframework.context.annotation.Profile;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.core.task.SimpleAsyncTaskExecutor;
 import org.springframework.stereotype.Component;
 
-/** "Cold Casting": a small production about a shut-down bell foundry. All of it is invented. */
+/** "Cold Casting": a small production about a shut-down bell foundry. All of it is invented, and made in the demo only. */
 @Component
-@Profile("demo")
 class DemoWorld implements SmartInitializingSingleton {
     private final DemoAccounts accounts;
     private final Jobs jobs;
@@ -40,6 +40,7 @@ class DemoWorld implements SmartInitializingSingleton {
     private final Swatches swatches;
     private final KeptRecipes recipes;
     private final Clock clock;
+    private final boolean demo;
 
     DemoWorld(
             DemoAccounts accounts,
@@ -49,7 +50,8 @@ class DemoWorld implements SmartInitializingSingleton {
             Products products,
             Swatches swatches,
             KeptRecipes recipes,
-            Clock clock) {
+            Clock clock,
+            @Value("${kemdro.demo}") boolean demo) {
         this.products = products;
         this.swatches = swatches;
         this.recipes = recipes;
@@ -58,32 +60,40 @@ class DemoWorld implements SmartInitializingSingleton {
         this.plans = plans;
         this.runs = runs;
         this.clock = clock;
+        this.demo = demo;
     }
 
     /** Before the first page can be asked for, so that nobody meets an empty demo; what does not need each other is made side by side. */
     @Override
     public void afterSingletonsInstantiated() {
+        if (demo) {
+            make();
+        }
+    }
+
+    private void make() {
         Executor beside = new SimpleAsyncTaskExecutor("demo-");
         CompletableFuture<Void> accountsMade = CompletableFuture.runAsync(accounts::ensure, beside);
+        LocalDate today = LocalDate.now(clock);
+        Optional<Job> cameraTest = jobs.isEmpty()
+                ? Optional.of(jobs.add(ColdCasting.founder(
+                        "Orrin Vask, camera test", today.minusDays(2).atTime(9, 30))))
+                : Optional.empty();
+        CompletableFuture<Void> tested = CompletableFuture.runAsync(
+                () -> cameraTest.ifPresent(job -> Rehearsed.store(runs, job, "ines")), beside);
         if (products.isEmpty()) {
-            products.take(DemoKit.csv(LocalDate.now(clock)));
+            products.take(DemoKit.csv(today));
         }
         if (swatches.isEmpty()) {
             swatches.takeCsv(DemoKit.paints());
         }
-        accountsMade.join();
-        if (jobs.isEmpty()) {
-            LocalDate today = LocalDate.now(clock);
-            Job cameraTest = jobs.add(ColdCasting.founder(
-                    "Orrin Vask, camera test", today.minusDays(2).atTime(9, 30)));
-            CompletableFuture<Void> tested =
-                    CompletableFuture.runAsync(() -> Rehearsed.store(runs, cameraTest, "ines"), beside);
-            paint(cameraTest);
+        cameraTest.ifPresent(job -> {
+            paint(job);
             tomorrow(today);
             jobs.add(ColdCasting.apprentice(today.plusDays(2).atTime(8, 30)));
             jobs.add(ColdCasting.nightShift(today.plusDays(2).atTime(13, 30)));
-            tested.join();
-        }
+        });
+        CompletableFuture.allOf(accountsMade, tested).join();
     }
 
     private void tomorrow(LocalDate today) {

@@ -52,7 +52,7 @@ class HouseController {
     private final Products products;
     private final UsualSchools usual;
     private final RoomSensor sensor;
-    private final Optional<SimulatedSensor> simulated;
+    private final SimulatedSensor simulated;
     private final Trade trade;
     private final Clock clock;
 
@@ -60,7 +60,7 @@ class HouseController {
             Products products,
             UsualSchools usual,
             RoomSensor sensor,
-            Optional<SimulatedSensor> simulated,
+            SimulatedSensor simulated,
             Trade trade,
             Clock clock) {
         this.products = products;
@@ -264,14 +264,14 @@ class HouseController {
     @GetMapping("/house/room")
     String room(Model model) {
         model.addAttribute("reading", sensor.now().orElse(null));
-        model.addAttribute("scenario", simulated.map(SimulatedSensor::scenario).orElse(null));
+        model.addAttribute("scenario", simulated.playing().orElse(null));
         model.addAttribute("scenarios", SimulatedSensor.Scenario.values());
         return "house/room";
     }
 
     @PostMapping("/house/room")
     String play(@RequestParam SimulatedSensor.Scenario scenario) {
-        simulated.ifPresent(s -> s.play(scenario));
+        simulated.play(scenario);
         return "redirect:/house/room";
     }
 

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -91,10 +92,11 @@ public class Products {
                 file.stripLeading().startsWith("[") || file.stripLeading().startsWith("{")
                         ? ProductJson.read(file, trade.materials())
                         : ProductCsv.read(file, trade.materials());
+        Map<String, Product> known =
+                repository.findAllByOrderByName().stream().collect(Collectors.toMap(Product::code, p -> p));
         for (ProductValues values : read.products()) {
-            repository
-                    .findByCode(values.code())
-                    .ifPresentOrElse(p -> p.take(values), () -> repository.save(new Product(values)));
+            known.computeIfAbsent(values.code(), c -> repository.save(new Product(values)))
+                    .take(values);
         }
         return read.wrong();
     }

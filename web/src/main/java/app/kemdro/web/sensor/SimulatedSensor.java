@@ -9,17 +9,18 @@ import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.DisposableBean;
-import org.springframework.context.annotation.Profile;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
-/** Stands in for a room sensor in the demo: a line every few seconds to whoever listens, after a scenario. */
+/** Stands in for a room sensor in the demo: a line every few seconds to whoever listens, after a scenario. Outside the demo it does nothing. */
 @Component
-@Profile("demo")
 public class SimulatedSensor implements DisposableBean {
     private static final int EVERY_MS = 4000;
 
-    private final ServerSocket server;
+    private final @Nullable ServerSocket server;
     private final Clock clock;
     private final Instant began;
     private volatile Scenario scenario = Scenario.STEADY;
@@ -43,29 +44,35 @@ public class SimulatedSensor implements DisposableBean {
         }
     }
 
-    SimulatedSensor(RoomSensor listener, Clock clock) throws IOException {
+    SimulatedSensor(RoomSensor listener, Clock clock, @Value("${kemdro.demo}") boolean demo) throws IOException {
         this.clock = clock;
         this.began = clock.instant();
-        this.server = new ServerSocket(0, 8, InetAddress.getLoopbackAddress());
-        Thread thread = new Thread(this::serve, "simulated-sensor");
-        thread.setDaemon(true);
-        thread.start();
-        listener.listen("127.0.0.1:" + server.getLocalPort());
+        this.server = demo ? serving(listener) : null;
     }
 
-    public Scenario scenario() {
-        return scenario;
+    private ServerSocket serving(RoomSensor listener) throws IOException {
+        ServerSocket opened = new ServerSocket(0, 8, InetAddress.getLoopbackAddress());
+        Thread thread = new Thread(() -> serve(opened), "simulated-sensor");
+        thread.setDaemon(true);
+        thread.start();
+        listener.listen("127.0.0.1:" + opened.getLocalPort());
+        return opened;
+    }
+
+    /** How the room behaves; empty outside the demo. */
+    public Optional<Scenario> playing() {
+        return server == null ? Optional.empty() : Optional.of(scenario);
     }
 
     public void play(Scenario next) {
         this.scenario = next;
     }
 
-    private void serve() {
-        while (!server.isClosed()) {
-            try (Socket socket = server.accept();
+    private void serve(ServerSocket opened) {
+        while (!opened.isClosed()) {
+            try (Socket socket = opened.accept();
                     OutputStream out = socket.getOutputStream()) {
-                while (!server.isClosed()) {
+                while (!opened.isClosed()) {
                     out.write((line(scenario, Duration.between(began, clock.instant())) + "\n")
                             .getBytes(StandardCharsets.US_ASCII));
                     out.flush();
@@ -99,6 +106,8 @@ public class SimulatedSensor implements DisposableBean {
 
     @Override
     public void destroy() throws IOException {
-        server.close();
+        if (server != null) {
+            server.close();
+        }
     }
 }

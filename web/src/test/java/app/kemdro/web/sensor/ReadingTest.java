@@ -75,7 +75,7 @@ class ReadingTest {
     @EnumSource(SimulatedSensor.Scenario.class)
     void everyScenarioSaysSomethingARoomCanBeLike(SimulatedSensor.Scenario scenario) throws Exception {
         RoomSensor listener = new RoomSensor("", new Hands());
-        SimulatedSensor stand = new SimulatedSensor(listener, new Hands());
+        SimulatedSensor stand = new SimulatedSensor(listener, new Hands(), true);
         int heard = 0;
         for (int minute = 0; minute < 120; minute++) {
             heard += Reading.of(stand.line(scenario, Duration.ofMinutes(minute).plusSeconds(minute)))
@@ -91,7 +91,7 @@ class ReadingTest {
     @Test
     void theStandInIsHeard() throws Exception {
         RoomSensor listener = new RoomSensor("", Clock.systemUTC());
-        SimulatedSensor stand = new SimulatedSensor(listener, Clock.systemUTC());
+        SimulatedSensor stand = new SimulatedSensor(listener, Clock.systemUTC(), true);
         for (int wait = 0; wait < 200 && listener.now().isEmpty(); wait++) {
             Thread.sleep(25);
         }
