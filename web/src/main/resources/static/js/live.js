@@ -43,9 +43,10 @@ function adopt(text, address) {
   return true;
 }
 
-async function exchange(address, options) {
+async function exchange(address, options, answered) {
   const answer = await fetch(address, { ...options, headers: { 'X-Live': '1', ...(options?.headers ?? {}) } });
   const text = await answer.text();
+  if (answer.ok) answered?.();
   // an answer to a press keeps the address; one that was sent elsewhere takes that address
   const stays = options?.method === 'POST' && !answer.redirected;
   // another room has scripts and a header of its own: it is opened, not swapped in
@@ -68,7 +69,7 @@ export function go(address) {
 function submit(form, submitter) {
   if (form.method === 'get') return go(`${form.action}?${new URLSearchParams(new FormData(form, submitter))}`);
   const body = new URLSearchParams(new FormData(form, submitter));
-  return exchange(form.action, { method: 'POST', body }).catch(() => {
+  return exchange(form.action, { method: 'POST', body }, () => form.dispatchEvent(new Event('answered'))).catch(() => {
     const sentence = document.querySelector('#sentence');
     if (sentence) sentence.textContent = 'The server does not answer. Nothing was changed; try again.';
   });

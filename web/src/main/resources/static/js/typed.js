@@ -49,6 +49,7 @@ export function mountTyped(root) {
     };
     form.addEventListener('input', keep);
     form.addEventListener('change', keep);
-    form.addEventListener('submit', () => sessionStorage.removeItem(place(form)));
+    // sent is not yet saved: without an answer it stays
+    form.addEventListener('answered', () => sessionStorage.removeItem(place(form)));
   }
 }

@@ -351,6 +351,32 @@ class JourneyIT {
         assertThat(page.locator("[name=idea]")).not().hasValue("typed and not saved");
     }
 
+    /** Nor is it lost where the server does not answer when it is saved; once it is saved nothing is said any more. */
+    @Test
+    void whatWasSentWithoutAnAnswerIsStillThere() {
+        signIn("ines");
+        go("/jobs/2/brief");
+        page.route("**/jobs/2/brief", route -> {
+            if (route.request().method().equals("POST")) {
+                route.abort();
+            } else {
+                route.resume();
+            }
+        });
+        page.locator("[name=idea]").fill("sent into the void");
+        page.locator("form[data-typed] button[type=submit]").last().click();
+        assertThat(page.locator("#sentence")).containsText("does not answer");
+        complaints.removeIf(c -> c.contains("ERR_FAILED"));
+        page.unroute("**/jobs/2/brief");
+        go("/jobs/2/brief");
+        assertThat(page.locator("[name=idea]")).hasValue("sent into the void");
+        page.locator("form[data-typed] button[type=submit]").last().click();
+        assertThat(page.locator(".unsaved")).hasCount(0);
+        go("/jobs/2/brief");
+        assertThat(page.locator("[name=idea]")).hasValue("sent into the void");
+        assertThat(page.locator(".unsaved")).hasCount(0);
+    }
+
     @Test
     void pressingWhatTheCostumeCoversTicksItInTheForm() {
         signIn("ines");
