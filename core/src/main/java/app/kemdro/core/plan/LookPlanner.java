@@ -86,9 +86,24 @@ public final class LookPlanner {
      */
     public Planning plan(Look look, Brief brief, Optional<Schedule> before) {
         Planning all = whole(look, brief, before);
-        return all instanceof Planning.Done done && done.plan().inHand() < 0
-                ? new Planning.Done(inTime(look, brief, done.plan()))
+        return all instanceof Planning.Done done
+                        && done.plan().inHand() < 0
+                        && !look.ifTime().isEmpty()
+                ? new Planning.Done(inTime(look, brief, sooner(look, brief, done.plan())))
                 : all;
+    }
+
+    /** That there is no time for something is said only after a harder look, where the bound leaves any hope. */
+    private Plan sooner(Look look, Brief brief, Plan late) {
+        Schedule order = late.schedule();
+        boolean hope = late.inHand() + order.ready() - order.leastReady() >= 0;
+        return late.inHand() < 0
+                        && hope
+                        && new LookPlanner(trade, rules, planner.harder()).whole(look, brief, Optional.of(order))
+                                instanceof Planning.Done done
+                        && done.plan().inHand() > late.inHand()
+                ? done.plan()
+                : late;
     }
 
     /**
@@ -110,7 +125,7 @@ public final class LookPlanner {
             }
             out.add(tried.get().entry());
             less = less.without(tried.get().entry());
-            best = tried.get().plan();
+            best = sooner(less, brief, tried.get().plan());
         }
         return leaving(out, best, look);
     }

@@ -47,6 +47,11 @@ public final class Planner {
         return new Planner(attempts);
     }
 
+    /** Tries ten times as many placements. */
+    public Planner harder() {
+        return new Planner(attempts * 10);
+    }
+
     /** No schedule of this network can be ready before this second; a quick bound, not a proof of much. */
     public int least(TaskNetwork network) {
         return new Layout(network, Progress.NOTHING).leastReady();

@@ -14,6 +14,7 @@ import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.Wish;
 import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.schedule.ScheduleCheck;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -33,6 +34,10 @@ class WishesTest {
 
     private static Placed at(Plan plan, String step) {
         return plan.schedule().of(step);
+    }
+
+    private static Plan done(Planning planning) {
+        return ((Planning.Done) planning).plan();
     }
 
     private static Plan sound(Look look) {
@@ -103,6 +108,24 @@ class WishesTest {
 
         Brief none = enough.seated(CALL.minusMinutes(1));
         assertThat(planned(wished, none).left()).containsExactlyInAnyOrder(spatter, shade);
+    }
+
+    /** The first order that is found is late, another is not: it is not said that there is no time. */
+    @Test
+    void nothingIsLeftOutBecauseALookWasShort() {
+        Look whole = Samples.bellFounder();
+        LookPlanner hasty = new LookPlanner(Samples.TRADE, Planner.trying(10));
+        Brief two = brief(lead("Ines"), lead("Pell"));
+        Plan first = done(hasty.plan(whole, two));
+        Plan better = planned(whole, two);
+        int within = first.schedule().ready() - 60;
+        assertThat(better.schedule().ready()).isLessThan(within);
+        Look wished = whole.wishing(
+                Wish.ifTime(whole.entries().get(whole.entries().size() - 1).id()));
+        Plan found = done(hasty.plan(wished, two.seated(CALL.minusSeconds(within))));
+        assertThat(found.left()).isEmpty();
+        assertThat(found.inHand()).isNotNegative();
+        assertThat(ScheduleCheck.problems(found.network(), found.schedule())).isEmpty();
     }
 
     /** An order that was kept in mind with everything in it is still given up where there is no time for it. */
