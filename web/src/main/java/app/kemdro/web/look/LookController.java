@@ -325,7 +325,7 @@ class LookController {
         Proposals proposals = new Proposals(trade, job.brief(), false, usual.of(artist));
         Look now = look;
         for (int k = 0; k < trade.body().zones().size(); k++) {
-            Trials trials = plans.trials(now, job.brief());
+            Trials trials = plans.trials(now, job);
             Look before = now;
             Optional<Look> next = proposals.fills(now).stream()
                     .map(Proposals.Proposal::look)

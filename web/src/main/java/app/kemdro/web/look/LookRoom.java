@@ -416,7 +416,7 @@ final class LookRoom {
         if (all.isEmpty()) {
             return List.of();
         }
-        Trials trials = plans.trials(job.look(), job.brief());
+        Trials trials = plans.trials(job.look(), job);
         return all.stream().filter(p -> trials.mayBeOffered(p.look())).toList();
     }
 

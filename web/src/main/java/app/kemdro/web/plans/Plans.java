@@ -319,8 +319,9 @@ public class Plans {
     }
 
     /** Tries changes of a look on a copy, with every rule, before they are offered. */
-    public Trials trials(Look look, Brief brief) {
-        return new Trials(rough, look, brief);
+    public Trials trials(Look look, Job job) {
+        Optional<Schedule> order = of(job).plan().map(Plan::schedule).or(() -> orderBefore(job));
+        return new Trials(rough, look, job.brief(), order);
     }
 
     /** How a look can do without a material. */
