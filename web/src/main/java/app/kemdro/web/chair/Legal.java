@@ -321,6 +321,11 @@ final class Legal {
         RunEvent last = now.state()
                 .lastBy(e.hands())
                 .orElseThrow(() -> new NotPossible("There is nothing of " + e.hands() + " to take back."));
+        if (last.type() == Type.JOIN
+                && now.plan().network().workers().stream().allMatch(w -> w.id().equals(last.hands()))) {
+            throw new NotPossible("A covered performer is never left alone. Let somebody join before the coming of "
+                    + last.hands() + " is taken back.");
+        }
         // a step that began by itself goes together with the press that let it begin
         return new RunEvent(e.id(), e.at(), e.hands(), Type.UNDO, "", 0, 0, last.root(), e.device());
     }

@@ -230,6 +230,17 @@ class LiveTest {
         assertThat(press(Type.LEAVE, "", "Ines", "").body()).contains("never left alone");
     }
 
+    /** Who came last and is alone now does not vanish by taking their coming back. */
+    @Test
+    void thePerformerIsNotLeftAloneByTakingBackEither() throws Exception {
+        press(Type.JOIN, "", "Mara", "LEAD");
+        press(Type.LEAVE, "", "Pell", "");
+        press(Type.LEAVE, "", "Ines", "");
+        assertThat(press(Type.UNDO, "", "Mara", "").body()).contains("never left alone");
+        press(Type.JOIN, "", "Pell", "LEAD");
+        assertThat(press(Type.UNDO, "", "Mara", "").status()).isEqualTo(200);
+    }
+
     @Test
     void theDryerIsTurnedOnAFilmAndTheClockMoves() throws Exception {
         Matcher film = null;
