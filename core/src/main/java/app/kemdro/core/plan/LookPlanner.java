@@ -99,8 +99,7 @@ public final class LookPlanner {
         boolean hope = late.inHand() + order.ready() - order.leastReady() >= 0;
         return late.inHand() < 0
                         && hope
-                        && new LookPlanner(trade, rules, planner.harder()).whole(look, brief, Optional.of(order))
-                                instanceof Planning.Done done
+                        && harder().asWished(look, brief, Optional.of(order)) instanceof Planning.Done done
                         && done.plan().inHand() > late.inHand()
                 ? done.plan()
                 : late;
@@ -221,12 +220,26 @@ public final class LookPlanner {
     }
 
     private Planning whole(Look look, Brief brief, Optional<Schedule> before) {
-        Planning planning = asWished(look, brief, before);
+        Planning planning = asWishedOrLookedForHarder(look, brief, before);
         return planning instanceof Planning.Refused refused && !look.wishes().isEmpty()
                 ? clash(look, brief)
                         .<Planning>map(w -> clashing(w, look, brief))
                         .orElse(refused)
                 : planning;
+    }
+
+    /** That there is no order at all is said only after a harder look. */
+    private Planning asWishedOrLookedForHarder(Look look, Brief brief, Optional<Schedule> before) {
+        Draft draft = draft(look, brief);
+        if (!draft.problems().isEmpty()) {
+            return new Planning.Refused(draft.problems());
+        }
+        Planning quick = schedule(draft, before);
+        return quick instanceof Planning.Refused ? harder().schedule(draft, before) : quick;
+    }
+
+    private LookPlanner harder() {
+        return new LookPlanner(trade, rules, planner.harder());
     }
 
     private Planning asWished(Look look, Brief brief, Optional<Schedule> before) {
@@ -326,8 +339,7 @@ public final class LookPlanner {
             return kept.isPresent() && !shorter ? new Planning.Done(kept.get()) : anew;
         }
         // an order that keeps every wish stays, though no other that does was found this time
-        return kept.<Planning>map(Planning.Done::new)
-                .orElseGet(() -> look.wishes().isEmpty() ? anew : whole(look, brief, Optional.of(before)));
+        return kept.<Planning>map(Planning.Done::new).orElseGet(() -> whole(look, brief, Optional.of(before)));
     }
 
     /** The plan that has this order, if the order is still sound for the look and the brief as they are now. */
@@ -459,7 +471,26 @@ public final class LookPlanner {
         Outcome outcome = hoursFit(free, network) && !draft.wishes().timed()
                 ? free.orElseThrow()
                 : planner.plan(network, Progress.NOTHING, before);
-        return answer(draft, network, chairIn, outcome);
+        return answer(
+                draft,
+                network,
+                chairIn,
+                outcome instanceof Outcome.NoHands
+                        ? asIfTheyStayed(draft, network, chairIn, before).orElse(outcome)
+                        : outcome);
+    }
+
+    /** Where hands go home too soon, an order that is short because nobody goes, and done by the time they do. */
+    private Optional<Outcome> asIfTheyStayed(
+            Draft draft, TaskNetwork network, LocalDateTime chairIn, Optional<Schedule> before) {
+        TaskNetwork open = network(
+                draft,
+                h -> worker(h, worker(h, chairIn).from(), A_DAY),
+                draft.wishes().pins(chairIn));
+        return Optional.of(planner.plan(open, Progress.NOTHING, before))
+                .filter(o -> hoursFit(Optional.of(o), network))
+                .filter(o -> o instanceof Outcome.Planned p
+                        && ScheduleCheck.problems(network, p.schedule()).isEmpty());
     }
 
     private TaskNetwork network(Draft draft, LocalDateTime chairIn) {

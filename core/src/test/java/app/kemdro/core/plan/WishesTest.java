@@ -11,11 +11,14 @@ import static app.kemdro.core.plan.Samples.planned;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.kemdro.core.look.Brief;
+import app.kemdro.core.look.Brief.Hands;
+import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.Wish;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.schedule.ScheduleCheck;
+import java.time.LocalDateTime;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -126,6 +129,24 @@ class WishesTest {
         assertThat(found.left()).isEmpty();
         assertThat(found.inHand()).isNotNegative();
         assertThat(ScheduleCheck.problems(found.network(), found.schedule())).isEmpty();
+    }
+
+    /** Everybody goes home before the first order that is found would be done; another is done by then. */
+    @Test
+    void hoursAreNotTooShortBecauseALookWasShort() {
+        Look whole = Samples.bellFounder();
+        LookPlanner hasty = new LookPlanner(Samples.TRADE, Planner.trying(10));
+        Brief two = brief(lead("Ines"), lead("Pell"));
+        Plan first = done(hasty.plan(whole, two));
+        LocalDateTime chairIn = CALL.minusSeconds(first.schedule().ready());
+        LocalDateTime until = CALL.minusSeconds(120);
+        Brief hurried = brief(
+                        new Hands("Ines", Skill.LEAD, chairIn, until), new Hands("Pell", Skill.LEAD, chairIn, until))
+                .seated(chairIn);
+        Plan found = done(hasty.plan(whole, hurried));
+        assertThat(ScheduleCheck.problems(found.network(), found.schedule())).isEmpty();
+        assertThat(found.schedule().placed().stream().filter(p -> p.worker() != null))
+                .allMatch(p -> !found.clock(p.end()).isAfter(until));
     }
 
     /** An order that was kept in mind with everything in it is still given up where there is no time for it. */
