@@ -320,8 +320,7 @@ public class Plans {
 
     /** Tries changes of a look on a copy, with every rule, before they are offered. */
     public Trials trials(Look look, Job job) {
-        Optional<Schedule> order = of(job).plan().map(Plan::schedule).or(() -> orderBefore(job));
-        return new Trials(rough, look, job.brief(), order);
+        return new Trials(rough, look, job.brief(), of(job).plan().map(Plan::schedule));
     }
 
     /** How a look can do without a material. */
