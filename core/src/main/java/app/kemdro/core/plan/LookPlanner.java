@@ -86,11 +86,15 @@ public final class LookPlanner {
      */
     public Planning plan(Look look, Brief brief, Optional<Schedule> before) {
         Planning all = whole(look, brief, before);
-        return all instanceof Planning.Done done
-                        && done.plan().inHand() < 0
-                        && !look.ifTime().isEmpty()
-                ? new Planning.Done(inTime(look, brief, sooner(look, brief, done.plan())))
-                : all;
+        if (look.ifTime().isEmpty()
+                || all instanceof Planning.Done done && done.plan().inHand() >= 0) {
+            return all;
+        }
+        Optional<Plan> late =
+                all instanceof Planning.Done done ? Optional.of(sooner(look, brief, done.plan())) : Optional.empty();
+        return late.isEmpty() && !draft(look, brief).problems().isEmpty()
+                ? all
+                : inTime(look, brief, late).<Planning>map(Planning.Done::new).orElse(all);
     }
 
     /** That there is no time for something is said only after a harder look, where the bound leaves any hope. */
@@ -108,25 +112,32 @@ public final class LookPlanner {
     /**
      * Leaves out what is to be done only if there is time, until the call is kept or nothing more may go: as little as
      * possible, and first the one whose going is enough; where none is enough, the one that saves most.
+     *
+     * @param late the plan with all of it; empty where the hours are too short even to be late
      */
-    private Plan inTime(Look look, Brief brief, Plan late) {
-        Plan best = late;
+    private Optional<Plan> inTime(Look look, Brief brief, Optional<Plan> late) {
+        Optional<Plan> best = late;
         Look less = look;
         List<String> out = new ArrayList<>();
-        while (best.inHand() < 0 && !less.ifTime().isEmpty() && less.entries().size() > 1) {
+        while (best.filter(p -> p.inHand() >= 0).isEmpty()
+                && !less.ifTime().isEmpty()
+                && less.entries().size() > 1) {
             Look from = less;
             Optional<Tried> tried = less.ifTime().stream()
                     .flatMap(id -> tried(from, brief, id).stream())
                     .min(Comparator.comparing((Tried t) -> t.plan().inHand() < 0)
                             .thenComparing(t -> Math.abs(t.plan().inHand())));
-            if (tried.isEmpty()) {
+            if (tried.isEmpty() && best.isPresent()) {
                 break;
             }
-            out.add(tried.get().entry());
-            less = less.without(tried.get().entry());
-            best = sooner(less, brief, tried.get().plan());
+            String going = tried.map(Tried::entry)
+                    .orElse(less.ifTime().get(less.ifTime().size() - 1));
+            out.add(going);
+            less = less.without(going);
+            Look rest = less;
+            best = tried.map(t -> sooner(rest, brief, t.plan()));
         }
-        return leaving(out, best, look);
+        return best.map(plan -> leaving(out, plan, look));
     }
 
     /** The plan of what is left of a look, saying what is left out. */

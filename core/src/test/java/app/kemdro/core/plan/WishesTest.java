@@ -131,6 +131,26 @@ class WishesTest {
         assertThat(ScheduleCheck.problems(found.network(), found.schedule())).isEmpty();
     }
 
+    /** The only hands go home a minute before the spatter would be done: the rest is planned, and it says why. */
+    @Test
+    void whatIsDoneOnlyIfThereIsTimeIsLeftOutWhereTheHoursAreTooShort() {
+        Look whole = look(entry("base-cream", "forehead", "cheek-left"), entry("spatter", "forehead", "cheek-left"));
+        Plan all = planned(whole, brief(lead("Ines")));
+        LocalDateTime chairIn = CALL.minusHours(3);
+        int last = all.schedule().placed().stream()
+                .filter(p -> p.worker() != null)
+                .mapToInt(Placed::end)
+                .max()
+                .orElseThrow();
+        Brief hurried = brief(new Hands("Ines", Skill.LEAD, chairIn, chairIn.plusSeconds(last - 60)))
+                .seated(chairIn);
+        assertThat(PLANNER.plan(whole, hurried)).isInstanceOf(Planning.Refused.class);
+        String spatter = whole.entries().get(1).id();
+        Plan less = planned(whole.wishing(Wish.ifTime(spatter)), hurried);
+        assertThat(less.left()).containsExactly(spatter);
+        assertThat(less.notes()).anyMatch(n -> n.what().contains("no time for"));
+    }
+
     /** Everybody goes home before the first order that is found would be done; another is done by then. */
     @Test
     void hoursAreNotTooShortBecauseALookWasShort() {
