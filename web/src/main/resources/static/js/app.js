@@ -1,11 +1,11 @@
 // Makes a page alive. Without it every room still works, a little slower.
-import { mountCover } from './cover.js';
-import { mountKeys } from './keys.js';
-import { enliven, mountLive, whenSwapped } from './live.js';
-import { mountPictures } from './picture.js';
-import { mountRibbon } from './ribbon.js';
-import { mountTyped } from './typed.js';
-import { mountPatterns } from './patterns.js';
+import { mountCover } from './rooms/brief/cover.js';
+import { mountKeys } from './parts/keys.js';
+import { enliven, mountLive, whenSwapped } from './parts/live.js';
+import { mountPictures } from './parts/picture.js';
+import { mountRibbon } from './parts/ribbon.js';
+import { mountTyped } from './parts/typed.js';
+import { mountPatterns } from './parts/patterns.js';
 
 mountPatterns();
 mountKeys();
@@ -14,25 +14,25 @@ whenSwapped(mountCover);
 whenSwapped(mountPictures);
 whenSwapped(mountTyped);
 if (document.querySelector('.lookroom')) {
-  const { mountLook } = await import('./look/look.js');
+  const { mountLook } = await import('./rooms/look/look.js');
   whenSwapped(mountLook);
 }
 if (document.querySelector('.orderroom')) {
-  const { mountOrder } = await import('./order/order.js');
+  const { mountOrder } = await import('./rooms/order/order.js');
   whenSwapped(mountOrder);
 }
 if (document.querySelector('.colourroom')) {
-  const { mountColour } = await import('./colour/colour.js');
+  const { mountColour } = await import('./rooms/colour/colour.js');
   whenSwapped(mountColour);
 }
 enliven(document);
 const swatch = document.querySelector('[data-swatch]');
 if (swatch) {
-  const { mountCard } = await import('./colour/card.js');
+  const { mountCard } = await import('./rooms/colour/card.js');
   mountCard(swatch);
 }
 if (document.body.dataset.chair) {
-  const { mountChair } = await import('./chair/chair.js');
+  const { mountChair } = await import('./rooms/chair/chair.js');
   mountChair();
 }
 for (const bag of document.querySelectorAll('[data-bag]')) {
@@ -48,15 +48,15 @@ for (const bag of document.querySelectorAll('[data-bag]')) {
   }
 }
 if (document.body.dataset.strike) {
-  const { mountStrike } = await import('./strike.js');
+  const { mountStrike } = await import('./rooms/strike/strike.js');
   mountStrike();
 }
 if (document.body.dataset.board) {
-  const { mountBoard } = await import('./floor/board.js');
+  const { mountBoard } = await import('./rooms/floor/board.js');
   mountBoard();
 }
 if (document.body.dataset.pedal) {
-  const { mountPedal } = await import('./chair/pedal.js');
+  const { mountPedal } = await import('./rooms/chair/pedal.js');
   mountPedal();
 }
 let resizing;

@@ -1,6 +1,6 @@
 package app.kemdro.web;
 
-import app.kemdro.web.plans.TradeConfig;
+import app.kemdro.web.records.plan.TradeConfig;
 import java.time.Clock;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;

@@ -4,7 +4,7 @@ import static app.kemdro.web.RealBrowser.accessible;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.kemdro.web.job.Jobs;
+import app.kemdro.web.records.job.Jobs;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;

@@ -1,8 +1,8 @@
 package app.kemdro.web;
 
 import app.kemdro.core.look.Brief.Performer;
-import app.kemdro.web.job.Job;
-import app.kemdro.web.job.Jobs;
+import app.kemdro.web.records.job.Job;
+import app.kemdro.web.records.job.Jobs;
 
 /** Jobs like those of the demo world, for tests that change theirs. */
 public final class DemoJobs {

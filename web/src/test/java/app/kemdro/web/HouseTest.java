@@ -2,6 +2,7 @@ package app.kemdro.web;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.importer.ImportOption;
@@ -11,12 +12,40 @@ import com.tngtech.archunit.lang.ArchRule;
 import org.springframework.data.repository.Repository;
 import org.springframework.stereotype.Controller;
 
-/** The web is cut by room, and rooms do not go round in circles. */
+/** Three rings: rooms are screens, records are what is kept, parts are what both share; arrows go inwards only. */
 @AnalyzeClasses(packages = "app.kemdro", importOptions = ImportOption.DoNotIncludeTests.class)
 class HouseTest {
     @ArchTest
-    static final ArchRule roomsDoNotGoRoundInCircles =
-            slices().matching("app.kemdro.web.(*)..").should().beFreeOfCycles();
+    static final ArchRule arrowsGoInwardsOnly = layeredArchitecture()
+            .consideringOnlyDependenciesInAnyPackage("app.kemdro.web..")
+            .layer("start")
+            .definedBy("app.kemdro.web")
+            .layer("rooms")
+            .definedBy("app.kemdro.web.rooms..")
+            .layer("records")
+            .definedBy("app.kemdro.web.records..")
+            .layer("parts")
+            .definedBy("app.kemdro.web.parts..")
+            .ensureAllClassesAreContainedInArchitectureIgnoring(
+                    "app.kemdro.core..", "app.kemdro.solver..", "app.kemdro.bench..")
+            .whereLayer("start")
+            .mayNotBeAccessedByAnyLayer()
+            .whereLayer("rooms")
+            .mayOnlyBeAccessedByLayers("start")
+            .whereLayer("records")
+            .mayOnlyBeAccessedByLayers("start", "rooms");
+
+    @ArchTest
+    static final ArchRule noRoomUsesAnother =
+            slices().matching("app.kemdro.web.rooms.(*)..").should().notDependOnEachOther();
+
+    @ArchTest
+    static final ArchRule recordsDoNotGoRoundInCircles =
+            slices().matching("app.kemdro.web.records.(*)..").should().beFreeOfCycles();
+
+    @ArchTest
+    static final ArchRule partsDoNotGoRoundInCircles =
+            slices().matching("app.kemdro.web.parts.(*)..").should().beFreeOfCycles();
 
     @ArchTest
     static final ArchRule coreDoesNotKnowTheWeb = noClasses()
@@ -27,11 +56,20 @@ class HouseTest {
             .resideInAPackage("app.kemdro.web..");
 
     @ArchTest
-    static final ArchRule controllersAndRepositoriesStayInTheirRoom = classes()
+    static final ArchRule screensAreInRooms = classes()
             .that()
             .areAnnotatedWith(Controller.class)
-            .or()
+            .should()
+            .resideInAnyPackage("app.kemdro.web.rooms..", "app.kemdro.web.parts.mishap")
+            .andShould()
+            .bePackagePrivate();
+
+    @ArchTest
+    static final ArchRule whatIsKeptIsReachedThroughItsService = classes()
+            .that()
             .areAssignableTo(Repository.class)
             .should()
+            .resideInAPackage("app.kemdro.web.records..")
+            .andShould()
             .bePackagePrivate();
 }

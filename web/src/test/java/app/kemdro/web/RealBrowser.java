@@ -2,7 +2,7 @@ package app.kemdro.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.kemdro.web.account.DemoAccounts;
+import app.kemdro.web.records.account.DemoAccounts;
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Browser;

@@ -237,9 +237,10 @@ final class Composition {
                 List<String> both =
                         a.zones().stream().filter(b.zones()::contains).toList();
                 if (!both.isEmpty() && excludes(a, b)) {
+                    String has = body.say(both) + (both.size() > 1 ? " have " : " has ");
                     String what = a.technique().id().equals(b.technique().id())
-                            ? body.say(both) + " has \"" + a.technique().name() + "\" twice."
-                            : body.say(both) + " has both \"" + a.technique().name() + "\" and \""
+                            ? has + "\"" + a.technique().name() + "\" twice."
+                            : has + "both \"" + a.technique().name() + "\" and \""
                                     + b.technique().name() + "\": one excludes the other.";
                     problems.add(Problem.stop(
                             Letters.capital(what), "Take one of them off.", both, List.of(a.id(), b.id())));

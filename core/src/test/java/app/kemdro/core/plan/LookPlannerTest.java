@@ -218,6 +218,13 @@ class LookPlannerTest {
                 brief(lead("Ines")),
                 "Left brow has both",
                 "Take one of them off");
+        assertRefused(
+                look(
+                        entry("brow-powder-each", "brow-left", "brow-right"),
+                        entry("brow-powder-last", "brow-left", "brow-right")),
+                brief(lead("Ines")),
+                "Both brows have both",
+                "Take one of them off");
     }
 
     @Test

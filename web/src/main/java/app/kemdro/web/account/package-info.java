@@ -1,5 +1,0 @@
-/** Accounts, signing in, the first lead. */
-@NullMarked
-package app.kemdro.web.account;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,5 +1,0 @@
-/** Styles, scripts, fonts and drawings that ship with the application. */
-@NullMarked
-package app.kemdro.web.assets;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,5 +1,0 @@
-/** The drying card of a product or a family. */
-@NullMarked
-package app.kemdro.web.card;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,8 +1,0 @@
-package app.kemdro.web.colour;
-
-import java.util.List;
-import org.springframework.data.jpa.repository.JpaRepository;
-
-interface RecipeRepository extends JpaRepository<KeptRecipe, Long> {
-    List<KeptRecipe> findByJobIdOrderByName(long jobId);
-}

@@ -1,5 +1,0 @@
-/** The demo world; invented people and products only. */
-@NullMarked
-package app.kemdro.web.demo;
-
-import org.jspecify.annotations.NullMarked;

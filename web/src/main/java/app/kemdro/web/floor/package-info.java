@@ -1,5 +1,0 @@
-/** Secret addresses at which the floor reads when it will be ready. */
-@NullMarked
-package app.kemdro.web.floor;
-
-import org.jspecify.annotations.NullMarked;

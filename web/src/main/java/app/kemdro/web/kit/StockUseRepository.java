@@ -1,8 +1,0 @@
-package app.kemdro.web.kit;
-
-import java.util.List;
-import org.springframework.data.jpa.repository.JpaRepository;
-
-interface StockUseRepository extends JpaRepository<StockUse, Long> {
-    List<StockUse> findByJobIdOrderByRunIdDescNameAsc(long jobId);
-}

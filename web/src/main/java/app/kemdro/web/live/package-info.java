@@ -1,5 +1,0 @@
-/** Tells screens that are open what has changed. */
-@NullMarked
-package app.kemdro.web.live;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,5 +1,0 @@
-/** The running order, drawn and as a list. */
-@NullMarked
-package app.kemdro.web.order;
-
-import org.jspecify.annotations.NullMarked;

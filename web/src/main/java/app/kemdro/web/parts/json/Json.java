@@ -1,0 +1,18 @@
+package app.kemdro.web.parts.json;
+
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Values for scripts, as data inside a page: nothing in them can end the element they stand in. */
+@Component
+public class Json {
+    private final JsonMapper mapper;
+
+    Json(JsonMapper mapper) {
+        this.mapper = mapper;
+    }
+
+    public String text(Object value) {
+        return mapper.writeValueAsString(value).replace("<", "\\u003c");
+    }
+}

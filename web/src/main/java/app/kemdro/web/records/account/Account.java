@@ -1,0 +1,56 @@
+package app.kemdro.web.records.account;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import org.jspecify.annotations.Nullable;
+
+/** Somebody who may sign in. */
+@Entity
+public class Account {
+    /** What an account may do. */
+    public enum Role {
+        LEAD,
+        HANDS,
+        FLOOR
+    }
+
+    @Id
+    @GeneratedValue(strategy = GenerationType.IDENTITY)
+    private @Nullable Long id;
+
+    private String name = "";
+    private String displayName = "";
+    private String passwordHash = "";
+
+    @Enumerated(EnumType.STRING)
+    private Role role = Role.HANDS;
+
+    protected Account() {}
+
+    Account(String name, String displayName, String passwordHash, Role role) {
+        this.name = name;
+        this.displayName = displayName;
+        this.passwordHash = passwordHash;
+        this.role = role;
+    }
+
+    public String getName() {
+        return name;
+    }
+
+    public String getDisplayName() {
+        return displayName;
+    }
+
+    String getPasswordHash() {
+        return passwordHash;
+    }
+
+    public Role getRole() {
+        return role;
+    }
+}

@@ -1,0 +1,91 @@
+package app.kemdro.web.records.forgetting;
+
+import app.kemdro.core.look.Brief;
+import app.kemdro.web.records.job.Job;
+import app.kemdro.web.records.job.Jobs;
+import app.kemdro.web.records.performer.Performer;
+import app.kemdro.web.records.performer.Performers;
+import app.kemdro.web.records.run.Run;
+import app.kemdro.web.records.run.RunPictures;
+import app.kemdro.web.records.run.Runs;
+import app.kemdro.web.records.safety.Gate;
+import app.kemdro.web.records.strike.Strikes;
+import java.util.List;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Takes what is known of somebody's health, or who they are, out of everything that is kept. */
+@Service
+public class Forgetting {
+    private final Performers performers;
+    private final Jobs jobs;
+    private final Runs runs;
+    private final Strikes strikes;
+    private final RunPictures pictures;
+    private final Gate gate;
+
+    Forgetting(Performers performers, Jobs jobs, Runs runs, Strikes strikes, RunPictures pictures, Gate gate) {
+        this.strikes = strikes;
+        this.pictures = pictures;
+        this.performers = performers;
+        this.jobs = jobs;
+        this.runs = runs;
+        this.gate = gate;
+    }
+
+    /** Jobs this person sits for. */
+    public List<Job> jobsOf(Performer performer) {
+        return jobs.all().stream()
+                .filter(j -> j.performer().id() == performer.id())
+                .toList();
+    }
+
+    /** Calls somebody otherwise; what is kept of past days stays theirs. */
+    @Transactional
+    public void rename(Performer performer, String other) {
+        runs.keepWhoSat(performer.id(), performer.name());
+        strikes.keepWhoSat(performer.id(), performer.name());
+        performers.change(performer.id(), p -> p.callThem(other));
+    }
+
+    /** Reactions, tests, lenses, what was seen and pictured of skin, what was lifted for them and what they agreed to. */
+    @Transactional
+    public void health(Performer performer) {
+        forget(performer, p -> p);
+    }
+
+    /** The same, and name and pictures: minutes and what was laid stay, on nobody. */
+    @Transactional
+    public void person(Performer performer) {
+        String nobody = "Performer " + performer.id();
+        List<Run> sat = runs.satBy(performer.id(), performer.name());
+        forget(
+                performer,
+                p -> new Brief.Performer(
+                        nobody, p.heightCm(), p.weightKg(), p.headCm(), p.reactsTo(), p.brows(), p.hair()));
+        sat.forEach(pictures::removeAll);
+        performers.change(performer.id(), p -> p.callThem(nobody));
+    }
+
+    private void forget(Performer performer, UnaryOperator<Brief.Performer> as) {
+        UnaryOperator<Brief.Performer> healthyAs = p -> healthy(as.apply(p));
+        List<Run> sat = runs.satBy(performer.id(), performer.name());
+        sat.forEach(r -> runs.refuseWhileRunning(r.jobId()));
+        for (Run run : sat) {
+            runs.forgetHealth(run, healthyAs);
+            pictures.removeSkin(run);
+        }
+        strikes.forgetHealth(performer.id(), performer.name(), healthyAs);
+        for (Job job : jobsOf(performer)) {
+            gate.forget(job.id());
+            jobs.change(job.id(), j -> j.agreedTo(Set.of()));
+        }
+        performers.change(performer.id(), Performer::forgetHealth);
+    }
+
+    private static Brief.Performer healthy(Brief.Performer p) {
+        return new Brief.Performer(p.name(), p.heightCm(), p.weightKg(), p.headCm(), Set.of(), p.brows(), p.hair());
+    }
+}

@@ -1,0 +1,19 @@
+package app.kemdro.web.records.job;
+
+import java.util.List;
+import java.util.Optional;
+import org.springframework.data.repository.Repository;
+
+interface JobRepository extends Repository<Job, Long> {
+    Optional<Job> findById(long id);
+
+    List<Job> findAllBySetAsideIsNullOrderByCallAt();
+
+    List<Job> findAllBySetAsideIsNotNullOrderBySetAsideDesc();
+
+    Job saveAndFlush(Job job);
+
+    void delete(Job job);
+
+    long countBySetAsideIsNull();
+}

@@ -1,0 +1,93 @@
+package app.kemdro.web.records.job;
+
+import app.kemdro.web.records.performer.Performers;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.function.Consumer;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The jobs on the shelf. */
+@Service
+public class Jobs {
+    /** So many days a job that was taken off the shelf can be put back. */
+    public static final int DAYS_ASIDE = 30;
+
+    private final JobRepository repository;
+    private final Performers performers;
+
+    Jobs(JobRepository repository, Performers performers) {
+        this.repository = repository;
+        this.performers = performers;
+    }
+
+    /**
+     * The job of this number.
+     *
+     * @throws NoSuchJob when there is none
+     */
+    public Job get(long id) {
+        return repository.findById(id).orElseThrow(() -> new NoSuchJob(id));
+    }
+
+    /** All jobs on the shelf, the soonest call first. */
+    public List<Job> byCall() {
+        return repository.findAllBySetAsideIsNullOrderByCallAt();
+    }
+
+    /** Jobs that were taken off the shelf and are not gone yet, the latest first. */
+    public List<Job> setAside() {
+        return repository.findAllBySetAsideIsNotNullOrderBySetAsideDesc();
+    }
+
+    /** All jobs, on the shelf or beside it. */
+    public List<Job> all() {
+        return Stream.concat(byCall().stream(), setAside().stream()).toList();
+    }
+
+    public boolean isEmpty() {
+        return repository.countBySetAsideIsNull() == 0;
+    }
+
+    @Transactional
+    public Job add(Job job) {
+        job.newcomer().ifPresent(told -> job.seat(performers.meant(told)));
+        return repository.saveAndFlush(job);
+    }
+
+    /** Changes a job in one transaction and returns it as stored. */
+    @Transactional
+    public Job change(long id, Consumer<Job> change) {
+        Job job = get(id);
+        change.accept(job);
+        job.newcomer().ifPresent(told -> job.seat(performers.meant(told)));
+        return repository.saveAndFlush(job);
+    }
+
+    /** Takes a job off the shelf; it stays beside it for {@link #DAYS_ASIDE} days and can be put back. */
+    @Transactional
+    public void setAside(long id, LocalDateTime at) {
+        Job job = get(id);
+        job.setAside(at);
+        repository.saveAndFlush(job);
+    }
+
+    /** Puts a job back on the shelf. */
+    @Transactional
+    public void putBack(long id) {
+        Job job = get(id);
+        job.setAside(null);
+        repository.saveAndFlush(job);
+    }
+
+    /** Lets go of what has been set aside for longer than it is kept. */
+    @Transactional
+    public void letGo(LocalDateTime now) {
+        setAside().stream()
+                .filter(j -> j.setAside()
+                        .map(at -> at.plusDays(DAYS_ASIDE).isBefore(now))
+                        .orElse(false))
+                .forEach(repository::delete);
+    }
+}

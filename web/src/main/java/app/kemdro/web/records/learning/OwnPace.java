@@ -1,0 +1,110 @@
+package app.kemdro.web.records.learning;
+
+import app.kemdro.core.learn.Pace;
+import app.kemdro.core.look.Brief;
+import app.kemdro.core.look.Brief.Hands;
+import app.kemdro.core.plan.Plan;
+import app.kemdro.core.plan.PlannedStep;
+import app.kemdro.core.run.RunState;
+import app.kemdro.core.run.StepState;
+import app.kemdro.core.run.StepState.Status;
+import app.kemdro.core.schedule.Task;
+import app.kemdro.web.records.account.Accounts;
+import app.kemdro.web.records.run.Run;
+import app.kemdro.web.records.run.Runs;
+import java.time.Duration;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Predicate;
+import org.springframework.stereotype.Component;
+
+/** What the runs of the house say of how quick somebody is. */
+@Component
+public class OwnPace {
+    private final Runs runs;
+    private final Accounts accounts;
+
+    OwnPace(Runs runs, Accounts accounts) {
+        this.runs = runs;
+        this.accounts = accounts;
+    }
+
+    /** What is believed of the pace of the hands of these names, from the latest runs in which they worked, by whatever name. */
+    public List<Pace> of(List<String> names) {
+        List<Held> held = runs.held().stream().flatMap(r -> held(r).stream()).toList();
+        Map<String, String> people = new HashMap<>();
+        return names.stream()
+                .map(name -> person(name, people))
+                .map(person -> Pace.LIBRARY.after(held.stream()
+                        .flatMap(h -> run(h, name -> person(name, people).equals(person)).stream())
+                        .toList()))
+                .toList();
+    }
+
+    /** "4 % slower than the library, from 3 runs; mornings differ by about 8 %". */
+    public static String says(Pace pace) {
+        long held = held(pace);
+        long percent = Math.round((pace.factor() - 1) * 100);
+        return held == 0
+                ? "no run yet, as the library"
+                : (percent == 0
+                                ? "as quick as the library"
+                                : Math.abs(percent) + " % " + (percent > 0 ? "slower" : "quicker")
+                                        + " than the library")
+                        + ", from " + held
+                        + (held == 1
+                                ? " run"
+                                : " runs; mornings differ by about " + Math.round(100 * pace.spread()) + " %");
+    }
+
+    /** Runs that stand behind it. */
+    public static long held(Pace pace) {
+        return Math.round(pace.runs() - Pace.LIBRARY.runs());
+    }
+
+    /** What was planned, and what happened. */
+    private record Held(Plan plan, RunState state) {}
+
+    /** A run whose plan the library of today can no longer make teaches nothing. */
+    private Optional<Held> held(Run run) {
+        return runs.stillPlanned(run).map(plan -> new Held(plan, RunState.of(runs.eventsOf(run))));
+    }
+
+    private String person(String name, Map<String, String> people) {
+        return people.computeIfAbsent(name, accounts::fullName);
+    }
+
+    /** What they did in a run; steps that were given more time or came in on the way are left out. */
+    private static Optional<Pace.Run> run(Held s, Predicate<String> isMeant) {
+        Optional<Hands> hands = s.plan().brief().crew().stream()
+                .filter(h -> isMeant.test(h.name()))
+                .findFirst();
+        if (hands.isEmpty()) {
+            return Optional.empty();
+        }
+        double actual = 0;
+        double planned = 0;
+        for (PlannedStep step : s.plan().steps()) {
+            StepState state = s.state().step(step.id());
+            boolean own = state.status() == Status.DONE
+                    && state.hands().equals(hands.get().name())
+                    && state.addedSeconds() == 0;
+            if (own && state.started() != null && state.ended() != null) {
+                Task task = s.plan().network().task(step.id());
+                Task.Mode way = task.way(state.mode());
+                actual += Duration.between(state.started(), state.ended()).getSeconds();
+                planned += s.plan().network().seconds(task, way, hands.get().name())
+                                / hands.get().factor()
+                                / s.plan()
+                                        .brief()
+                                        .own(Brief.step(
+                                                step.technique().id(),
+                                                step.template().id()))
+                        + way.tool();
+            }
+        }
+        return planned == 0 ? Optional.empty() : Optional.of(new Pace.Run(actual, planned));
+    }
+}

@@ -1,0 +1,75 @@
+package app.kemdro.web.records.paint;
+
+import app.kemdro.core.colour.Paint;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps mixes with their job. */
+@Service
+public class KeptRecipes {
+    public static final int MOST = 60;
+
+    private final RecipeRepository repository;
+    private final Swatches swatches;
+
+    KeptRecipes(RecipeRepository repository, Swatches swatches) {
+        this.repository = repository;
+        this.swatches = swatches;
+    }
+
+    public List<KeptRecipe> of(long job) {
+        return repository.findByJobIdOrderByName(job);
+    }
+
+    /** Keeps a mix of paints by their names, in parts, for an entry of the look. */
+    @Transactional
+    public void keep(long job, String name, String entry, Map<String, Integer> parts) {
+        keep(new KeptRecipe(
+                job,
+                name,
+                entry,
+                parts.entrySet().stream()
+                        .map(p -> new KeptRecipe.Part(p.getKey(), p.getValue()))
+                        .toList()));
+    }
+
+    /** Keeps a mix; another of the same name gives way to it. */
+    @Transactional
+    public void keep(KeptRecipe recipe) {
+        of(recipe.jobId()).stream().filter(r -> r.name().equals(recipe.name())).forEach(repository::delete);
+        repository.flush();
+        repository.save(recipe);
+    }
+
+    @Transactional
+    public void remove(long job, long id) {
+        of(job).stream().filter(r -> r.id() == id).forEach(repository::delete);
+    }
+
+    /** The paint of a kept mix; empty where one of its paints is no longer in the house. */
+    public Optional<Paint> paint(KeptRecipe recipe) {
+        List<Paint.Share> shares = new ArrayList<>();
+        for (KeptRecipe.Part part : recipe.parts()) {
+            Optional<Swatch> swatch = swatches.named(part.paint());
+            if (swatch.isEmpty()) {
+                return Optional.empty();
+            }
+            shares.add(new Paint.Share(swatches.paint(swatch.get()), part.parts()));
+        }
+        return shares.isEmpty() ? Optional.empty() : Optional.of(Paint.mix(shares));
+    }
+
+    /** What each entry of a job's look is painted with, where a mix was kept for it. */
+    public Function<String, Optional<Paint>> byEntry(long job) {
+        List<KeptRecipe> all = of(job);
+        return entry -> all.stream()
+                .filter(r -> !r.entry().isEmpty() && r.entry().equals(entry))
+                .findFirst()
+                .flatMap(this::paint);
+    }
+}

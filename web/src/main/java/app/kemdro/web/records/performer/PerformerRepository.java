@@ -1,0 +1,17 @@
+package app.kemdro.web.records.performer;
+
+import java.util.List;
+import java.util.Optional;
+import org.springframework.data.repository.Repository;
+
+interface PerformerRepository extends Repository<Performer, Long> {
+    Optional<Performer> findById(long id);
+
+    Optional<Performer> findFirstByNameIgnoreCaseOrderById(String name);
+
+    List<Performer> findAllByOrderByName();
+
+    void delete(Performer performer);
+
+    Performer save(Performer performer);
+}

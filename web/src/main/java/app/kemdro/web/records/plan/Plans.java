@@ -1,0 +1,346 @@
+package app.kemdro.web.records.plan;
+
+import app.kemdro.core.layer.LayerRules;
+import app.kemdro.core.look.Brief;
+import app.kemdro.core.look.Look;
+import app.kemdro.core.look.Wish;
+import app.kemdro.core.method.Trade;
+import app.kemdro.core.plan.LayerTroubles;
+import app.kemdro.core.plan.Levers;
+import app.kemdro.core.plan.LookPlanner;
+import app.kemdro.core.plan.Mending;
+import app.kemdro.core.plan.Plan;
+import app.kemdro.core.plan.Planning;
+import app.kemdro.core.plan.Problem;
+import app.kemdro.core.plan.Substitutes;
+import app.kemdro.core.plan.Trials;
+import app.kemdro.core.run.RunLevers;
+import app.kemdro.core.schedule.Confidence;
+import app.kemdro.core.schedule.Planner;
+import app.kemdro.core.schedule.Schedule;
+import app.kemdro.web.parts.words.Words;
+import app.kemdro.web.records.job.Job;
+import app.kemdro.web.records.job.Jobs;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Service;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Plans of jobs, made once for each version of a job. */
+@Service
+public class Plans {
+    /** Placements tried: as many as fit in a tenth of a second for a job of 80 steps on a small machine. */
+    private static final int FULL = 80;
+
+    private static final int THOROUGH = 800;
+    private static final int LIVE = 40;
+    private static final int ROUGH = 8;
+    private static final int MORNINGS = 300;
+    private static final int REMEMBERED = 60;
+
+    private static final Logger LOG = LoggerFactory.getLogger(Plans.class);
+
+    private final Trade trade;
+    private final Jobs jobs;
+    private final JsonMapper mapper;
+    private final LookPlanner full;
+    private final LookPlanner thorough;
+    private final LookPlanner rough;
+    private final LookPlanner live;
+    private final Substitutes substitutes;
+    private final Mending mending;
+    private final Levers levers;
+    private final RunLevers runLevers;
+    private final Map<Key, Answer> answers = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Key, Answer> eldest) {
+            return size() > REMEMBERED;
+        }
+    });
+
+    private record Key(long job, String version) {}
+
+    /**
+     * What was computed for a version of a job; confidence only where there is a plan.
+     *
+     * @param look as much of the look as is planned
+     * @param obstacles what of the look stands aside or will not hold
+     * @param wishes what each wish that counts costs, in seconds
+     */
+    public record Answer(
+            Planning planning,
+            Look look,
+            List<Problem> obstacles,
+            Optional<Confidence> confidence,
+            Map<Wish, Integer> wishes) {
+
+        public Optional<Plan> plan() {
+            return planning instanceof Planning.Done done ? Optional.of(done.plan()) : Optional.empty();
+        }
+
+        /** What stands in the way, or what is worth knowing where nothing does. */
+        public List<Problem> problems() {
+            return planning instanceof Planning.Refused refused
+                    ? refused.problems()
+                    : Stream.concat(obstacles.stream(), plan().map(Plan::notes).orElse(List.of()).stream())
+                            .toList();
+        }
+    }
+
+    Plans(Trade trade, Jobs jobs, JsonMapper mapper) {
+        this.trade = trade;
+        this.jobs = jobs;
+        this.mapper = mapper;
+        LayerRules rules = LayerRules.standard(trade);
+        full = new LookPlanner(trade, rules, Planner.trying(FULL));
+        thorough = new LookPlanner(trade, rules, Planner.trying(THOROUGH));
+        rough = new LookPlanner(trade, rules, Planner.trying(ROUGH));
+        live = new LookPlanner(trade, rules, Planner.trying(LIVE));
+        substitutes = new Substitutes(trade, rough);
+        mending = new Mending(trade, rough);
+        levers = new Levers(trade, rough);
+        runLevers = new RunLevers(levers, rough);
+    }
+
+    /** The plan of this job, or what stands in its way. */
+    public Answer of(Job job) {
+        Key key = new Key(job.id(), job.version());
+        Answer known = answers.get(key);
+        if (known == null) {
+            known = answered(job);
+            answers.put(key, known);
+        }
+        return known;
+    }
+
+    /** One job that cannot be planned or read never stops another, or its own other rooms. */
+    private Answer answered(Job job) {
+        try {
+            return answer(asFar(job), job);
+        } catch (RuntimeException e) {
+            LOG.error("job {} could not be planned", job.id(), e);
+            Problem problem = Problem.obstacle(
+                    true,
+                    "This job could not be planned.",
+                    "Nothing of it is lost. Take back what was changed last, or take a wish or an entry out.",
+                    List.of());
+            return new Answer(
+                    new Planning.Refused(List.of(problem)), job.look(), List.of(), Optional.empty(), Map.of());
+        }
+    }
+
+    private LookPlanner.AsFar asFar(Job job) {
+        return full.asFarAsCanBe(job.look(), job.brief(), orderBefore(job), job.orderProof());
+    }
+
+    /** Takes over an order that was found for this version of a job, and what was proven of it. */
+    public Job takeOrder(Job job, Plan plan, Schedule order) {
+        return jobs.change(
+                job.id(),
+                j -> j.keepOrder(
+                        mapper.writeValueAsString(order), plan.network().fingerprint()));
+    }
+
+    /** By how many seconds the plan of a job is really ready sooner with this look and brief, planned as a press plans it. */
+    public int saves(Job job, Look look, Brief brief) {
+        Optional<Plan> now = of(job).plan();
+        return now.map(n -> full.keeping(look, brief, n.schedule(), job.orderProof()) instanceof Planning.Done done
+                        ? n.schedule().ready() - done.plan().schedule().ready()
+                        : 0)
+                .orElse(0);
+    }
+
+    /** What would buy time. */
+    public Levers levers() {
+        return levers;
+    }
+
+    private Answer answer(LookPlanner.AsFar asFar, Job job) {
+        if (!(asFar.planning() instanceof Planning.Done done)) {
+            return new Answer(asFar.planning(), asFar.look(), List.of(), Optional.empty(), Map.of());
+        }
+        List<Problem> obstacles = new ArrayList<>(asFar.aside());
+        obstacles.addAll(LayerTroubles.of(done.plan(), trade.body()));
+        return new Answer(
+                done,
+                asFar.look(),
+                List.copyOf(obstacles),
+                Optional.of(Confidence.of(done.plan().network(), done.plan().schedule(), MORNINGS)),
+                costs(done.plan(), asFar.look(), job));
+    }
+
+    /** By how much it is ready sooner without each wish, near this order or the one before the last change. */
+    private Map<Wish, Integer> costs(Plan plan, Look look, Job job) {
+        Map<Wish, Integer> costs = new LinkedHashMap<>();
+        Brief seated = plan.brief().seated(plan.chairIn());
+        List<Schedule> starts = new ArrayList<>(List.of(plan.schedule()));
+        orderBefore(job).ifPresent(starts::add);
+        for (Wish wish : look.wishes()) {
+            if (wish.kind() == Wish.Kind.IF_TIME) {
+                continue;
+            }
+            Look without = look.wishing(
+                    look.wishes().stream().filter(w -> !w.equals(wish)).toList());
+            starts.stream()
+                    .map(start -> rough.plan(without, seated, Optional.of(start)))
+                    .flatMap(p -> p instanceof Planning.Done done ? Stream.of(done.plan()) : Stream.empty())
+                    .mapToInt(p -> p.schedule().ready())
+                    .min()
+                    .ifPresent(
+                            ready -> costs.put(wish, Math.max(0, plan.schedule().ready() - ready)));
+        }
+        return costs;
+    }
+
+    private Optional<Schedule> orderBefore(Job job) {
+        return job.orderBefore().isEmpty()
+                ? Optional.empty()
+                : Optional.of(mapper.readValue(job.orderBefore(), Schedule.class));
+    }
+
+    /** Changes a job and keeps the order people had in mind until then, so that the next plan stays near it. */
+    public Changed change(Job job, Consumer<Job> change) {
+        Optional<Plan> before = of(job).plan();
+        Job stored = jobs.change(job.id(), j -> {
+            before.ifPresent(p -> j.keepOrder(mapper.writeValueAsString(p.schedule()), j.orderProof()));
+            change.accept(j);
+        });
+        return new Changed(stored, Words.changed(before, of(stored).plan()));
+    }
+
+    /** Changes the look of a job and keeps the one before, with its order, so that the change can be taken back. */
+    public Changed changeLook(Job job, UnaryOperator<Look> change) {
+        String order = order(job);
+        return change(job, j -> {
+            Look before = j.look();
+            Look after = change.apply(before);
+            if (!after.equals(before)) {
+                j.setLook(after);
+                j.keepLook(mapper.writeValueAsString(before), order);
+            }
+        });
+    }
+
+    private String order(Job job) {
+        return of(job).plan().map(p -> mapper.writeValueAsString(p.schedule())).orElse("");
+    }
+
+    /** Takes the last change of the look back: the look before it, in the order it had then. */
+    public Changed takeBack(Job job) {
+        Optional<Look> before = lookBefore(job);
+        if (before.isEmpty()) {
+            return new Changed(job, Words.changed(of(job).plan(), of(job).plan()));
+        }
+        String order = order(job);
+        Optional<Plan> now = of(job).plan();
+        Job stored = jobs.change(job.id(), j -> {
+            String then = j.lookBeforeOrder();
+            j.keepLook(mapper.writeValueAsString(j.look()), order);
+            j.setLook(before.get());
+            j.keepOrder(then, j.orderProof());
+        });
+        return new Changed(stored, Words.changed(now, of(stored).plan()));
+    }
+
+    /** Changes look and brief together, as a lever does. */
+    public Changed pull(Job job, Look look, Brief brief) {
+        String order = order(job);
+        return change(job, j -> {
+            if (!look.equals(j.look())) {
+                j.keepLook(mapper.writeValueAsString(j.look()), order);
+                j.setLook(look);
+            }
+            j.describe(j.title(), j.production(), j.idea(), brief);
+        });
+    }
+
+    /** Whether the last change of the look can be taken back. */
+    public boolean canTakeBack(Job job) {
+        return !job.lookBefore().isEmpty();
+    }
+
+    /** The look before its last change. */
+    public Optional<Look> lookBefore(Job job) {
+        return canTakeBack(job) ? Optional.of(mapper.readValue(job.lookBefore(), Look.class)) : Optional.empty();
+    }
+
+    /** What would make layers hold. */
+    public Mending mending() {
+        return mending;
+    }
+
+    /** Adds a job whose look is there already, with an order that was looked for more thoroughly than a press allows. */
+    public Job add(Job job) {
+        return add(job, Optional.empty());
+    }
+
+    /** The same with an order that came along; it is taken where it fits and none that is found is shorter. */
+    public Job add(Job job, Optional<Schedule> order) {
+        if (thorough.asFarAsCanBe(job.look(), job.brief(), order, "").planning() instanceof Planning.Done done) {
+            job.keepOrder(mapper.writeValueAsString(done.plan().schedule()));
+        }
+        return jobs.add(job);
+    }
+
+    /** A changed job, and what the change did to the plan, in words. */
+    public record Changed(Job job, String said) {}
+
+    /** A plan of as much of the job's look as is planned, under another brief, near the order of the job's own plan. */
+    public Planning near(Job job, Brief brief) {
+        Answer answer = of(job);
+        return full.plan(answer.look(), brief, answer.plan().map(Plan::schedule));
+    }
+
+    /** The plan a stored schedule belonged to; planned anew where the trade's data have changed since. */
+    public Planning restored(Look look, Brief brief, Schedule stored) {
+        return full.restore(look, brief, stored)
+                .<Planning>map(Planning.Done::new)
+                .orElseGet(() -> full.plan(look, brief, Optional.of(stored)));
+    }
+
+    /** A plan of a look that is no job's own. */
+    public Planning fresh(Look look, Brief brief) {
+        return full.plan(look, brief);
+    }
+
+    /** A rough plan, for comparing choices with one another; only ever compared with another rough one. */
+    public Planning rough(Look look, Brief brief) {
+        return rough.plan(look, brief);
+    }
+
+    /** Tries changes of a look on a copy, with every rule, before they are offered. */
+    public Trials trials(Look look, Job job) {
+        return new Trials(rough, look, job.brief(), of(job).plan().map(Plan::schedule));
+    }
+
+    /** How a look can do without a material. */
+    public Substitutes substitutes() {
+        return substitutes;
+    }
+
+    /** What would still buy time in the middle of a run. */
+    public RunLevers runLevers() {
+        return runLevers;
+    }
+
+    /** A planner that takes its time, for looking back. */
+    public LookPlanner patient() {
+        return thorough;
+    }
+
+    /** The planner for what is left of a run. */
+    public LookPlanner live() {
+        return live;
+    }
+}

@@ -1,0 +1,69 @@
+package app.kemdro.web.records.run;
+
+import app.kemdro.web.parts.live.MayListen;
+import app.kemdro.web.records.account.Accounts;
+import app.kemdro.web.records.job.Job;
+import app.kemdro.web.records.job.Jobs;
+import app.kemdro.web.records.job.NoSuchJob;
+import java.security.Principal;
+import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.authorization.AuthorizationDecision;
+import org.springframework.security.authorization.AuthorizationManager;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.web.access.intercept.RequestAuthorizationContext;
+import org.springframework.stereotype.Component;
+
+/**
+ * A lead sees every job; hands see those on which they work: their name stands in the brief, or they joined the run that is on. A
+ * performer's health stands on almost every page of a job, so that none is shown to anybody else.
+ */
+@Component
+public class OnTheJob implements AuthorizationManager<RequestAuthorizationContext>, MayListen {
+    private final Jobs jobs;
+    private final Runs runs;
+    private final Accounts accounts;
+
+    OnTheJob(Jobs jobs, Runs runs, Accounts accounts) {
+        this.jobs = jobs;
+        this.runs = runs;
+        this.accounts = accounts;
+    }
+
+    @Override
+    public AuthorizationDecision authorize(
+            Supplier<? extends @Nullable Authentication> who, RequestAuthorizationContext request) {
+        Authentication somebody = who.get();
+        return new AuthorizationDecision(somebody != null
+                && somebody.isAuthenticated()
+                && may(somebody, request.getVariables().get("job")));
+    }
+
+    /** Whether somebody sees a job. */
+    public boolean sees(Authentication who, Job job) {
+        return Accounts.isLead(who) || Accounts.isHands(who) && worksOn(job, who.getName());
+    }
+
+    @Override
+    public boolean mayListen(Principal who, long job) {
+        return who instanceof Authentication somebody
+                && accounts.isThere(somebody.getName())
+                && sees(somebody, jobs.get(job));
+    }
+
+    private boolean may(Authentication who, @Nullable String job) {
+        if (Accounts.isLead(who)) {
+            return true;
+        }
+        try {
+            return job != null && job.matches("\\d{1,18}") && sees(who, jobs.get(Long.parseLong(job)));
+        } catch (NoSuchJob e) {
+            return false;
+        }
+    }
+
+    private boolean worksOn(Job job, String account) {
+        return job.brief().crew().stream().anyMatch(h -> accounts.isCalled(account, h.name()))
+                || runs.joined(job.id()).stream().anyMatch(name -> accounts.isCalled(account, name));
+    }
+}

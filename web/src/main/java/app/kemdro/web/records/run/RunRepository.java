@@ -1,0 +1,23 @@
+package app.kemdro.web.records.run;
+
+import java.util.List;
+import java.util.Optional;
+import org.springframework.data.repository.Repository;
+
+interface RunRepository extends Repository<Run, Long> {
+    List<Run> findTop30ByEndedAtIsNotNullAndPaceOrderByIdDesc(int pace);
+
+    List<Run> findAll();
+
+    Optional<Run> findById(long id);
+
+    List<Run> findAllByJobIdOrderByIdDesc(long jobId);
+
+    Optional<Run> findFirstByJobIdAndEndedAtIsNullOrderByIdDesc(long jobId);
+
+    List<Run> findAllByEndedAtIsNullAndPaceGreaterThan(int pace);
+
+    List<Run> findAllByEndedAtIsNullAndPace(int pace);
+
+    Run saveAndFlush(Run run);
+}

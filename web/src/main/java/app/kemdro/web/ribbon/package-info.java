@@ -1,5 +1,0 @@
-/** The strip across the top of every room of a job. */
-@NullMarked
-package app.kemdro.web.ribbon;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,51 @@
+package app.kemdro.web.rooms;
+
+import app.kemdro.core.plan.Plan;
+import app.kemdro.web.parts.json.Json;
+import app.kemdro.web.parts.ribbon.Ribbon;
+import app.kemdro.web.parts.words.Words;
+import app.kemdro.web.records.job.Job;
+import app.kemdro.web.records.plan.Plans;
+import app.kemdro.web.records.plan.Plans.Answer;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import org.springframework.ui.Model;
+
+/** Opens a room of a job: the header, the ribbon and the sentence under it are the same everywhere. */
+@Component
+public class Rooms {
+    /** Under this name a room is told what the last change did; it is said before the plan's own sentence. */
+    public static final String CHANGE = "change";
+
+    private final Plans plans;
+    private final Json json;
+
+    Rooms(Plans plans, Json json) {
+        this.plans = plans;
+        this.json = json;
+    }
+
+    /** Fills what every room shows and returns the plan if there is one. */
+    public Optional<Plan> open(Model model, Job job, String room) {
+        Answer answer = plans.of(job);
+        Optional<Plan> plan = answer.plan();
+        model.addAttribute("job", job);
+        model.addAttribute("room", room);
+        model.addAttribute("problems", answer.problems());
+        model.addAttribute(
+                "ribbon",
+                json.text(plan.map(p ->
+                                Ribbon.of(p, answer.confidence().orElse(null)).holding(p, answer.wishes()))
+                        .orElseGet(() -> Ribbon.empty(job.brief().call()))));
+        model.addAttribute("says", plan.map(p -> says(p)).orElse("No plan yet."));
+        model.addAttribute(
+                "saysAlso",
+                plan.flatMap(p -> answer.confidence().map(c -> Words.nineOfTen(p, c)))
+                        .orElse(""));
+        return plan;
+    }
+
+    private static String says(Plan plan) {
+        return "Ready " + Words.ready(plan.ready()) + ", " + Words.inHand(Words.minutesInHand(plan)) + ".";
+    }
+}

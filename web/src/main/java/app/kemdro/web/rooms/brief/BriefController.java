@@ -1,0 +1,195 @@
+package app.kemdro.web.rooms.brief;
+
+import app.kemdro.core.look.Brief;
+import app.kemdro.core.look.Brief.Skill;
+import app.kemdro.core.method.Trade;
+import app.kemdro.core.plan.BriefCheck;
+import app.kemdro.core.plan.Problem;
+import app.kemdro.web.parts.figure.FigureModel;
+import app.kemdro.web.parts.figure.FigureModel.Tint;
+import app.kemdro.web.parts.json.Json;
+import app.kemdro.web.parts.sensor.RoomSensor;
+import app.kemdro.web.records.account.Account;
+import app.kemdro.web.records.account.Accounts;
+import app.kemdro.web.records.job.Job;
+import app.kemdro.web.records.job.Jobs;
+import app.kemdro.web.records.performer.Performer;
+import app.kemdro.web.records.performer.Performers;
+import app.kemdro.web.records.plan.Plans;
+import app.kemdro.web.records.run.Runs;
+import app.kemdro.web.rooms.Rooms;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** The brief: character, performer, crew, room, call and what the costume covers. */
+@Controller
+class BriefController {
+    private final Jobs jobs;
+    private final Plans plans;
+    private final Rooms rooms;
+    private final Runs runs;
+    private final Trade trade;
+    private final Json json;
+    private final RoomSensor sensor;
+    private final Clock clock;
+    private final Performers performers;
+    private final Accounts accounts;
+
+    BriefController(
+            Jobs jobs,
+            Plans plans,
+            Rooms rooms,
+            Runs runs,
+            Trade trade,
+            Json json,
+            RoomSensor sensor,
+            Clock clock,
+            Performers performers,
+            Accounts accounts) {
+        this.performers = performers;
+        this.accounts = accounts;
+        this.sensor = sensor;
+        this.jobs = jobs;
+        this.plans = plans;
+        this.rooms = rooms;
+        this.runs = runs;
+        this.trade = trade;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    @GetMapping("/jobs/new")
+    String blank(Model model) {
+        return show(model, BriefForm.blank(LocalDate.now(clock), trade.body().named("dressed")));
+    }
+
+    @PostMapping("/jobs/new")
+    String create(@ModelAttribute("form") BriefForm form, Model model) {
+        Optional<Brief> brief = read(form, model);
+        if (brief.isEmpty()) {
+            return show(model, form);
+        }
+        Job fresh = new Job(
+                form.getTitle().strip(),
+                form.getProduction().strip(),
+                form.getIdea().strip(),
+                brief.get());
+        fresh.atSensor(form.isAtSensor());
+        Job job = jobs.add(fresh);
+        return "redirect:/jobs/" + job.id() + "/look";
+    }
+
+    @GetMapping("/jobs/{id}/brief")
+    String brief(@PathVariable long id, Model model) {
+        Job job = jobs.get(id);
+        rooms.open(model, job, "brief");
+        return show(model, BriefForm.of(job));
+    }
+
+    @PostMapping("/jobs/{id}/brief")
+    String change(
+            @PathVariable long id, @ModelAttribute("form") BriefForm form, Model model, RedirectAttributes after) {
+        Job job = jobs.get(id);
+        runs.refuseWhileRunning(id);
+        Optional<Brief> brief = read(form, model);
+        if (brief.isEmpty()) {
+            rooms.open(model, job, "brief");
+            return show(model, form);
+        }
+        Optional<Performer> other = performers
+                .named(brief.get().performer().name())
+                .filter(p -> p.id() != job.performer().id());
+        Brief meant = other.map(p -> brief.get().on(p.facts())).orElse(brief.get());
+        String said = plans.change(job, j -> {
+                    j.describe(
+                            form.getTitle().strip(),
+                            form.getProduction().strip(),
+                            form.getIdea().strip(),
+                            meant);
+                    j.atSensor(form.isAtSensor());
+                })
+                .said();
+        after.addFlashAttribute(
+                Rooms.CHANGE,
+                other.map(p -> p.name() + " is known: size, brows, hair and reactions are theirs now. " + said)
+                        .orElse(said));
+        return "redirect:/jobs/" + id + "/brief";
+    }
+
+    /** Takes the call from the next event of a calendar file; chair-in and the crew's hours move along with it. */
+    @PostMapping("/jobs/{id}/brief/call")
+    String call(@PathVariable long id, @RequestParam MultipartFile file, RedirectAttributes after) throws IOException {
+        runs.refuseWhileRunning(id);
+        Job job = jobs.get(id);
+        String text = new String(file.getBytes(), StandardCharsets.UTF_8);
+        Optional<CallFile.Found> found = CallFile.next(text, LocalDateTime.now(clock));
+        String said = found.map(f -> "Call " + f.at().toLocalDate() + " at " + f.at().toLocalTime() + ", from \""
+                        + f.title() + "\"; "
+                        + plans.change(
+                                        job,
+                                        j -> j.describe(
+                                                j.title(),
+                                                j.production(),
+                                                j.idea(),
+                                                j.brief()
+                                                        .moved(Duration.between(
+                                                                j.brief().call(), f.at()))))
+                                .said())
+                .orElse(
+                        "The file holds no event that is still to come. Nothing was changed; choose an .ics file with the call in it.");
+        after.addFlashAttribute(Rooms.CHANGE, said);
+        return "redirect:/jobs/" + id + "/brief";
+    }
+
+    /** The brief, if it can be meant; otherwise the model says what is wrong. */
+    private Optional<Brief> read(BriefForm form, Model model) {
+        BriefForm.Reading reading = form.read();
+        Optional<Brief> brief = reading.brief();
+        model.addAttribute("wrong", reading.wrong());
+        List<Problem> problems = brief.map(BriefCheck::problems).orElse(List.of());
+        model.addAttribute("refusals", problems);
+        return problems.isEmpty() ? brief : Optional.empty();
+    }
+
+    private String show(Model model, BriefForm form) {
+        form.fillCrew();
+        model.addAttribute("form", form);
+        model.addAttribute("skills", Skill.values());
+        model.addAttribute("browKinds", Brief.Brows.values());
+        model.addAttribute("hairKinds", Brief.Hair.values());
+        model.addAttribute("seenKinds", Brief.Seen.values());
+        model.addAttribute("sensed", sensor.now().orElse(null));
+        model.addAttribute("reactions", trade.materials().reactions());
+        model.addAttribute("zones", trade.body().zones());
+        model.addAttribute(
+                "sitters", performers.all().stream().map(Performer::name).toList());
+        model.addAttribute(
+                "artists", accounts.all().stream().map(Account::getDisplayName).toList());
+        Set<String> covers = Set.copyOf(form.getCovers());
+        model.addAttribute(
+                "figure",
+                json.text(FigureModel.of(
+                        trade.body(), Set.of(), z -> covers.contains(z) ? new Tint("cover", "covered") : Tint.NONE)));
+        if (!model.containsAttribute("wrong")) {
+            model.addAttribute("wrong", java.util.Map.of());
+            model.addAttribute("refusals", List.of());
+        }
+        return "rooms/brief/brief";
+    }
+}

@@ -1,0 +1,5 @@
+/** Character, performer, crew, room, call and costume. */
+@NullMarked
+package app.kemdro.web.rooms.brief;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,407 @@
+package app.kemdro.web.rooms.chair;
+
+import app.kemdro.core.look.Brief.Room;
+import app.kemdro.core.plan.Plan;
+import app.kemdro.core.plan.PlannedStep;
+import app.kemdro.core.run.Chair;
+import app.kemdro.core.run.LiveFilm;
+import app.kemdro.core.run.StepState;
+import app.kemdro.core.run.StepState.Status;
+import app.kemdro.core.schedule.Confidence;
+import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.Schedule;
+import app.kemdro.core.schedule.Task.Mode;
+import app.kemdro.web.parts.ribbon.Ribbon;
+import app.kemdro.web.parts.words.Words;
+import app.kemdro.web.records.run.Fate;
+import app.kemdro.web.records.run.Runs;
+import app.kemdro.web.records.run.Runs.Standing;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Everything the chair screen shows. Times are epoch milliseconds, so that the device's own clock can count between
+ * answers.
+ *
+ * @param sure when it is ready 9 times of 10
+ * @param pace minutes that pass in one; 1 where it is no rehearsal
+ * @param trouble what somebody has to see to, or empty
+ * @param spare what deserves the minutes that are left over, or empty
+ * @param hands what each pair of hands does now and next
+ * @param clocks films that are open, the ones to look at first coming first
+ * @param zones state of each zone that has one, as a word
+ */
+record ChairView(
+        long now,
+        long call,
+        String callText,
+        long ready,
+        String readyText,
+        long inHand,
+        String inHandText,
+        String sure,
+        int pace,
+        String room,
+        String trouble,
+        String spare,
+        boolean ended,
+        boolean allDone,
+        boolean onBreak,
+        String pauseWhy,
+        @Nullable Long breakUntil,
+        @Nullable Upcoming rest,
+        List<Hands> hands,
+        List<Clock> clocks,
+        Map<String, String> zones,
+        Ribbon ribbon,
+        int done,
+        int steps) {
+
+    /**
+     * One pair of hands, or the performer where a step takes none.
+     *
+     * @param name as events name them; empty for the performer
+     * @param helps what these hands are to help with, or empty
+     * @param restDue whether the planned break comes before their next step
+     * @param ahead their steps after the one at hand, for a device that is cut off
+     * @param driver the device that reports for them, or empty
+     */
+    record Hands(
+            String name,
+            String label,
+            @Nullable Now running,
+            @Nullable Now upcoming,
+            @Nullable String waitsFor,
+            String helps,
+            boolean restDue,
+            @Nullable Upcoming next,
+            boolean canTakeBack,
+            List<Now> ahead,
+            String driver) {}
+
+    /**
+     * A step at or before hands.
+     *
+     * @param with whose hands help, or empty
+     */
+    record Now(
+            String step,
+            String title,
+            String where,
+            String look,
+            String performer,
+            String with,
+            List<String> cautions,
+            long from,
+            long until,
+            @Nullable Long closes,
+            @Nullable Long doneAt) {}
+
+    /** Something later, in short. */
+    record Upcoming(String title, String hour) {}
+
+    /**
+     * A drying clock.
+     *
+     * @param dryer whether the cool dryer may help it
+     * @param blown whether it blows at it now
+     * @param zones where it lies open
+     * @param wanted the step that must begin while it is open, or none
+     * @param wantedTitle what that step is
+     */
+    record Clock(
+            String step,
+            String where,
+            String material,
+            String state,
+            String look,
+            long laid,
+            @Nullable Long tacky,
+            @Nullable Long closes,
+            long clear,
+            boolean confirmed,
+            boolean dryer,
+            boolean blown,
+            List<String> zones,
+            @Nullable String wanted,
+            String wantedTitle) {}
+
+    static ChairView of(Standing standing, LocalDateTime now) {
+        return new Maker(standing, now).view();
+    }
+
+    private static final class Maker {
+        private static final int A_MINUTE = 60;
+        private static final int SOON = 20;
+        private static final int AHEAD = 3;
+        private static final int MORNINGS = 200;
+        private static final int TO_SPARE = 8;
+
+        private final Standing standing;
+        private final Plan plan;
+        private final Schedule schedule;
+        private final Chair chair;
+        private final LocalDateTime now;
+        private final List<LiveFilm> films;
+
+        Maker(Standing standing, LocalDateTime now) {
+            this.standing = standing;
+            this.plan = standing.plan().with(standing.schedule());
+            this.schedule = standing.schedule();
+            this.chair = new Chair(standing.plan(), standing.state());
+            this.now = now;
+            this.films = chair.films(now);
+        }
+
+        ChairView view() {
+            long minutes = Words.minutesInHand(plan);
+            boolean pause = standing.state().onBreak();
+            return new ChairView(
+                    millis(now),
+                    millis(plan.brief().call()),
+                    Words.hour(plan.brief().call()),
+                    millis(plan.ready()),
+                    Words.ready(plan.ready()),
+                    minutes,
+                    Words.inHand(minutes),
+                    sure(),
+                    standing.run().isRehearsal() ? standing.run().pace() : 1,
+                    room(),
+                    standing.trouble(),
+                    spare(minutes),
+                    standing.run().endedAt() != null,
+                    Runs.allDone(standing),
+                    pause,
+                    standing.state()
+                            .pause()
+                            .map(p -> p.why().name().toLowerCase(Locale.ROOT))
+                            .orElse(""),
+                    chair.breakEnds().map(Maker::millis).orElse(null),
+                    rest().orElse(null),
+                    allHands(),
+                    clocks(),
+                    zones(),
+                    Ribbon.of(plan, null),
+                    (int) standing.state().steps().values().stream()
+                            .filter(s -> s.status() == Status.DONE || s.status() == Status.SKIPPED)
+                            .count(),
+                    plan.steps().size());
+        }
+
+        private String sure() {
+            if (standing.run().endedAt() != null) {
+                return "";
+            }
+            Confidence confidence = Confidence.of(plan.network(), schedule, chair.progress(now), MORNINGS);
+            return "9 of 10: " + Words.ready(plan.clock(confidence.by(0.9)));
+        }
+
+        private String room() {
+            Room room = plan.brief().room();
+            return "%.0f °C, %.0f %%, %s"
+                    .formatted(
+                            room.temperatureC(),
+                            room.humidityPercent(),
+                            room.dryers() == 0
+                                    ? "no dryer"
+                                    : room.dryers() == 1 ? "one dryer" : room.dryers() + " dryers");
+        }
+
+        /** Time left over is best spent on edges, once they are on. */
+        private String spare(long minutes) {
+            boolean edges = plan.steps().stream()
+                    .anyMatch(s -> s.technique().slot().equals("edge")
+                            && standing.state().step(s.id()).status() == Status.DONE);
+            long open = plan.steps().stream()
+                    .filter(s -> standing.state().step(s.id()).status() == Status.WAITING)
+                    .count();
+            return minutes >= TO_SPARE && edges && open * 4 < plan.steps().size()
+                    ? minutes + " min left over. Spend them on edges."
+                    : "";
+        }
+
+        private Optional<Upcoming> rest() {
+            int second = second(now);
+            return schedule.rests().stream()
+                    .filter(r -> r.end() > second)
+                    .filter(r -> standing.state().pauses().stream().noneMatch(p -> second(p.from()) == r.start()))
+                    .findFirst()
+                    .map(r -> new Upcoming("break", Words.hour(plan.clock(r.start()))));
+        }
+
+        private List<Hands> allHands() {
+            List<Hands> all = new ArrayList<>();
+            plan.network().workers().forEach(w -> all.add(hands(w.id(), w.id())));
+            Hands performer =
+                    hands(Chair.NOBODY, plan.brief().performer().name().split(" ")[0]);
+            if (performer.running() != null || performer.upcoming() != null) {
+                all.add(performer);
+            }
+            return all;
+        }
+
+        private Hands hands(String name, String label) {
+            Optional<String> running = standing.state()
+                    .runningBy(name)
+                    .filter(step -> schedule.find(step).isPresent());
+            List<Placed> ahead = chair.ahead(schedule, name);
+            Optional<Placed> first = ahead.stream().findFirst();
+            boolean idle = running.isEmpty();
+            Optional<Placed> next = idle ? ahead.stream().skip(1).findFirst() : first;
+            return new Hands(
+                    name,
+                    label,
+                    running.map(this::running).orElse(null),
+                    idle ? first.map(this::upcoming).orElse(null) : null,
+                    idle ? first.flatMap(this::waits).orElse(null) : null,
+                    chair.helping(schedule, name).stream()
+                            .findFirst()
+                            .filter(p ->
+                                    first.isEmpty() || p.start() <= first.get().start())
+                            .map(this::helps)
+                            .orElse(""),
+                    idle && first.filter(this::afterRest).isPresent(),
+                    next.map(p -> new Upcoming(plan.step(p.task()).titleWithPlace(), Words.hour(plan.clock(p.start()))))
+                            .orElse(null),
+                    standing.state().lastBy(name).isPresent(),
+                    ahead.stream()
+                            .skip(idle ? 1 : 0)
+                            .limit(AHEAD)
+                            .map(this::upcoming)
+                            .toList(),
+                    standing.state().drivers().getOrDefault(name, ""));
+        }
+
+        private String helps(Placed p) {
+            boolean on = standing.state().step(p.task()).status() == Status.RUNNING;
+            return "Help " + p.worker() + (on ? " now" : " at " + Words.hour(plan.clock(p.start()))) + ": "
+                    + plan.step(p.task()).title();
+        }
+
+        private boolean afterRest(Placed next) {
+            int second = second(now);
+            return schedule.rests().stream()
+                    .anyMatch(r -> r.end() == next.start() && r.start() <= second + A_MINUTE && r.end() > second);
+        }
+
+        private Optional<String> waits(Placed next) {
+            if (afterRest(next)) {
+                return Optional.of("the break");
+            }
+            return chair.waitsFor(schedule, next)
+                    .map(s -> s.material().map(m -> m.name()).orElse("film") + " on " + s.where() + " to be ready")
+                    .or(() -> next.start() > second(now) + SOON
+                            ? Optional.of("the zone or other hands to be free")
+                            : Optional.empty());
+        }
+
+        private Now running(String id) {
+            StepState s = standing.state().step(id);
+            Placed p = schedule.of(id);
+            LocalDateTime began = s.started() == null ? now : s.started();
+            return step(plan.step(id), millis(began), millis(plan.clock(p.end())), p);
+        }
+
+        private Now upcoming(Placed p) {
+            return step(plan.step(p.task()), millis(plan.clock(p.start())), millis(plan.clock(p.end())), p);
+        }
+
+        private Now step(PlannedStep step, long from, long until, Placed placed) {
+            Optional<Long> window = window(step);
+            return new Now(
+                    step.id(),
+                    step.title(),
+                    step.where(),
+                    step.lookFor(),
+                    step.template().performer(),
+                    placed.helper() == null ? "" : placed.helper(),
+                    step.technique().cautions(),
+                    from,
+                    until,
+                    window.orElse(null),
+                    fate(step));
+        }
+
+        /** In a rehearsal, when the work is really done; nobody knows before. */
+        private @Nullable Long fate(PlannedStep step) {
+            StepState s = standing.state().step(step.id());
+            if (!standing.run().isRehearsal() || s.status() != Status.RUNNING || s.started() == null) {
+                return null;
+            }
+            Placed placed = schedule.of(step.id());
+            LocalDateTime done = Fate.ends(standing.run().id(), plan, placed, s.started());
+            return done.isAfter(now) ? null : millis(done);
+        }
+
+        /** When the window in which this step must begin closes, if it has one that is open. */
+        private Optional<Long> window(PlannedStep step) {
+            return plan.network().lags().stream()
+                    .filter(l -> l.to().equals(step.id()))
+                    .filter(l -> standing.state().step(l.from()).status() == Status.DONE)
+                    .map(l -> l.shuts(schedule.of(l.from())))
+                    .filter(second -> second < Mode.NEVER)
+                    .min(Integer::compareTo)
+                    .filter(second -> standing.state().step(step.id()).status() == Status.WAITING)
+                    .map(second -> millis(plan.clock(second)));
+        }
+
+        private List<Clock> clocks() {
+            List<Clock> clocks = new ArrayList<>();
+            for (LiveFilm film : films) {
+                PlannedStep step = film.step();
+                Optional<PlannedStep> wanted = wanted(step);
+                clocks.add(new Clock(
+                        step.id(),
+                        step.where(),
+                        step.material().map(m -> m.name()).orElse(""),
+                        film.at(now).name().toLowerCase(Locale.ROOT),
+                        step.material().map(m -> m.lookFor()).orElse(""),
+                        millis(film.laid()),
+                        film.tacky() == null ? null : millis(film.tacky()),
+                        film.closes() == null ? null : millis(film.closes()),
+                        millis(film.clear()),
+                        film.confirmed(),
+                        step.dryingCool().isPresent(),
+                        film.blown(),
+                        film.zones(),
+                        wanted.map(PlannedStep::id).orElse(null),
+                        wanted.map(PlannedStep::title).orElse("")));
+            }
+            return clocks;
+        }
+
+        /** What is to be worked into this film before it closes and has not begun. */
+        private Optional<PlannedStep> wanted(PlannedStep film) {
+            return plan.network().lags().stream()
+                    .filter(l -> l.from().equals(film.id()) && l.ties())
+                    .filter(l -> standing.state().step(l.to()).status() == Status.WAITING)
+                    .map(l -> plan.step(l.to()))
+                    .findFirst();
+        }
+
+        private Map<String, String> zones() {
+            Map<String, String> zones = new LinkedHashMap<>();
+            for (int k = films.size() - 1; k >= 0; k--) {
+                String state = films.get(k).at(now).name().toLowerCase(Locale.ROOT);
+                films.get(k).zones().forEach(z -> zones.put(z, state));
+            }
+            return zones;
+        }
+
+        private int second(LocalDateTime at) {
+            return (int) ChronoUnit.SECONDS.between(plan.chairIn(), at);
+        }
+
+        private static long millis(LocalDateTime at) {
+            return at.atZone(ZoneId.systemDefault()).toInstant().toEpochMilli();
+        }
+    }
+}

@@ -1,0 +1,54 @@
+package app.kemdro.web.rooms.door;
+
+import app.kemdro.web.records.account.Account;
+import app.kemdro.web.records.account.Accounts;
+import app.kemdro.web.records.account.DemoAccounts;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Signing in, and the first lead of an empty installation. */
+@Controller
+class SignInController {
+    private final Accounts accounts;
+    private final DemoAccounts demo;
+
+    SignInController(Accounts accounts, DemoAccounts demo) {
+        this.accounts = accounts;
+        this.demo = demo;
+    }
+
+    @GetMapping("/sign-in")
+    String signIn(Model model) {
+        if (accounts.isEmpty()) {
+            return "redirect:/first-lead";
+        }
+        model.addAttribute("offers", demo.offers());
+        model.addAttribute("demoPassword", DemoAccounts.PASSWORD);
+        return "rooms/door/sign-in";
+    }
+
+    @GetMapping("/first-lead")
+    String firstLead() {
+        return accounts.isEmpty() ? "rooms/door/first-lead" : "redirect:/sign-in";
+    }
+
+    @PostMapping("/first-lead")
+    String createFirstLead(
+            @RequestParam String name, @RequestParam String displayName, @RequestParam String password, Model model) {
+        if (!accounts.isEmpty()) {
+            return "redirect:/sign-in";
+        }
+        try {
+            accounts.add(name, displayName, password, Account.Role.LEAD);
+            return "redirect:/sign-in";
+        } catch (IllegalArgumentException wrong) {
+            model.addAttribute("wrong", wrong.getMessage());
+            model.addAttribute("name", name);
+            model.addAttribute("displayName", displayName);
+            return "rooms/door/first-lead";
+        }
+    }
+}

@@ -1,0 +1,68 @@
+package app.kemdro.web.rooms.floor;
+
+import app.kemdro.web.parts.json.Json;
+import app.kemdro.web.parts.live.Screens;
+import app.kemdro.web.records.job.Job;
+import app.kemdro.web.records.job.Jobs;
+import app.kemdro.web.records.plan.Plans;
+import app.kemdro.web.records.run.Moved;
+import app.kemdro.web.records.run.Run;
+import app.kemdro.web.records.run.Runs;
+import app.kemdro.web.records.run.Runs.Standing;
+import java.time.Clock;
+import java.time.LocalDateTime;
+import java.util.Optional;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+
+/** What the floor may know of a job, as JSON. */
+@Component
+class Floor {
+    private final Jobs jobs;
+    private final Plans plans;
+    private final Runs runs;
+    private final Json json;
+    private final Screens screens;
+    private final Clock clock;
+
+    Floor(Jobs jobs, Plans plans, Runs runs, Json json, Screens screens, Clock clock) {
+        this.jobs = jobs;
+        this.plans = plans;
+        this.runs = runs;
+        this.json = json;
+        this.screens = screens;
+        this.clock = clock;
+    }
+
+    /** What screens of the floor listen to. */
+    String channel(long jobId) {
+        return "floor " + jobId;
+    }
+
+    /** Tells the boards that look, and works nothing out where none does. */
+    @EventListener
+    void tell(Moved moved) {
+        String channel = channel(moved.jobId());
+        if (screens.anybody(channel)) {
+            Standing standing = moved.standing();
+            screens.tell(channel, "now", json.text(FloorView.of(standing, runs.now(standing.run()))));
+        }
+    }
+
+    /** How it stands: the run that is on, or the last one of today, or the plan. */
+    String now(long jobId) {
+        Job job = jobs.get(jobId);
+        LocalDateTime now = LocalDateTime.now(clock);
+        Optional<Run> run = runs.open(jobId)
+                .or(() -> runs.of(jobId).stream()
+                        .filter(r -> r.callAt().equals(job.brief().call()) && !r.isRehearsal())
+                        .findFirst());
+        if (run.isPresent()) {
+            return json.text(FloorView.of(runs.standing(run.get()), runs.now(run.get())));
+        }
+        Plans.Answer answer = plans.of(job);
+        return answer.plan()
+                .map(p -> json.text(FloorView.planned(p, answer.confidence().orElseThrow(), now)))
+                .orElse("null");
+    }
+}

@@ -1,0 +1,385 @@
+package app.kemdro.web.rooms.look;
+
+import app.kemdro.core.layer.Stack;
+import app.kemdro.core.look.BareSkin;
+import app.kemdro.core.look.Look;
+import app.kemdro.core.look.LookEntry.Strength;
+import app.kemdro.core.method.Technique;
+import app.kemdro.core.method.Trade;
+import app.kemdro.core.plan.Mending;
+import app.kemdro.core.plan.Plan;
+import app.kemdro.core.plan.Proposals;
+import app.kemdro.core.plan.Trials;
+import app.kemdro.web.parts.figure.FigureModel;
+import app.kemdro.web.parts.figure.FigureModel.Tint;
+import app.kemdro.web.parts.figure.LookTints;
+import app.kemdro.web.parts.json.Json;
+import app.kemdro.web.records.job.Job;
+import app.kemdro.web.records.job.Jobs;
+import app.kemdro.web.records.plan.Plans;
+import app.kemdro.web.records.run.Runs;
+import app.kemdro.web.records.school.UsualSchools;
+import app.kemdro.web.rooms.Rooms;
+import java.security.Principal;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** The look: press zones, say what happens there. */
+@Controller
+class LookController {
+    private final Jobs jobs;
+    private final Plans plans;
+    private final Rooms rooms;
+    private final Runs runs;
+    private final UsualSchools usual;
+    private final Trade trade;
+    private final Json json;
+
+    LookController(Jobs jobs, Plans plans, Rooms rooms, Runs runs, UsualSchools usual, Trade trade, Json json) {
+        this.usual = usual;
+        this.jobs = jobs;
+        this.plans = plans;
+        this.rooms = rooms;
+        this.runs = runs;
+        this.trade = trade;
+        this.json = json;
+    }
+
+    @GetMapping("/jobs/{id}/look")
+    String look(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") List<String> zones,
+            @RequestParam(defaultValue = "look") String show,
+            Principal who,
+            Model model) {
+        return room(jobs.get(id), zones, show, who.getName(), model);
+    }
+
+    private String room(Job job, List<String> zones, String show, String artist, Model model) {
+        Optional<Plan> plan = rooms.open(model, job, "look");
+        List<String> known =
+                trade.body().sorted(zones.stream().filter(trade.body()::has).toList());
+        LookRoom room = new LookRoom(trade, plans, job, plan, known, usual.of(artist));
+        BareSkin bare = room.bare();
+        model.addAttribute("zones", known);
+        model.addAttribute("joined", String.join(",", known));
+        model.addAttribute("mirrored", mirrored(known));
+        model.addAttribute("title", room.title());
+        model.addAttribute("area", room.area());
+        model.addAttribute("chosen", room.chosen());
+        model.addAttribute("offers", room.offers());
+        Optional<Cut> cut = room.cut();
+        model.addAttribute("cut", cut.orElse(null));
+        model.addAttribute("cutJson", cut.map(c -> json.text(c.layers())).orElse("[]"));
+        model.addAttribute("fills", room.fills());
+        if (known.isEmpty()) {
+            model.addAttribute("proposed", room.advised());
+            model.addAttribute("benchWork", room.benchWork());
+            model.addAttribute("benchTotal", room.benchTotal());
+            model.addAttribute("whole", room.whole());
+        }
+        model.addAttribute("undo", plans.canTakeBack(job));
+        model.addAttribute("bare", bare);
+        model.addAttribute("bareSays", trade.body().say(bare.zones()));
+        model.addAttribute("bareJoined", String.join(",", bare.zones()));
+        model.addAttribute("show", show);
+        model.addAttribute("figure", json.text(figure(job, plan, show, Set.copyOf(known), bare)));
+        model.addAttribute("allZones", trade.body().zones());
+        return "rooms/look/look";
+    }
+
+    /** What other schools would change; asked for once the room is shown. */
+    @GetMapping("/jobs/{id}/look/insteads")
+    @ResponseBody
+    Map<String, String> insteads(@PathVariable long id, @RequestParam List<String> zones, Principal who) {
+        Job job = jobs.get(id);
+        return new LookRoom(trade, plans, job, plans.of(job).plan(), zones, usual.of(who.getName())).insteads();
+    }
+
+    private String mirrored(List<String> zones) {
+        Set<String> both = new java.util.LinkedHashSet<>(zones);
+        zones.forEach(z -> both.add(trade.body().mirror(z)));
+        return both.size() == zones.size() ? "" : String.join(",", both);
+    }
+
+    private FigureModel figure(Job job, Optional<Plan> plan, String show, Set<String> selected, BareSkin bare) {
+        return switch (show) {
+            case "bare" ->
+                FigureModel.of(
+                        trade.body(),
+                        selected,
+                        z -> bare.zones().contains(z) ? new Tint("bareskin", "bare") : Tint.NONE);
+            case "minutes" -> FigureModel.of(trade.body(), selected, z -> minutes(plan, z));
+            case "layers" -> FigureModel.of(trade.body(), selected, z -> layers(plan, z));
+            case "risk" -> FigureModel.of(trade.body(), selected, z -> risk(job, z));
+            default -> LookTints.figure(job.look(), selected, trade);
+        };
+    }
+
+    /** How much lies there, and whether it holds. */
+    private static Tint layers(Optional<Plan> plan, String zone) {
+        Stack stack = plan.map(p -> p.stacks().get(zone)).orElse(null);
+        if (stack == null) {
+            return Tint.NONE;
+        }
+        int count = stack.layers().size();
+        return Cut.trouble(stack)
+                .map(word -> new Tint(Cut.mark(stack.worst()), word))
+                .orElseGet(() ->
+                        new Tint(count < 4 ? "min1" : count < 8 ? "min2" : count < 12 ? "min3" : "min4", "" + count));
+    }
+
+    /** Where something may go wrong, or must not be filmed. */
+    private Tint risk(Job job, String zone) {
+        List<Technique> here = job.look().entries().stream()
+                .filter(e -> trade.has(e.techniqueId()))
+                .filter(e -> e.zones().contains(zone)
+                        || trade.technique(e.techniqueId()).covers().contains(zone))
+                .map(e -> trade.technique(e.techniqueId()))
+                .toList();
+        if (here.stream().anyMatch(t -> !t.profile().neverFilmed().isEmpty())) {
+            return new Tint("fail", "unseen");
+        }
+        long risks = here.stream().filter(t -> !t.profile().risk().isEmpty()).count();
+        return risks == 0
+                ? Tint.NONE
+                : new Tint(risks == 1 ? "risk1" : "risk2", risks == 1 ? "risk" : risks + " risks");
+    }
+
+    /** Where the time goes: hands-on minutes in which a zone is worked on, shared among the zones of a step. */
+    private static Tint minutes(Optional<Plan> plan, String zone) {
+        double minutes = plan.map(p -> p.steps().stream()
+                        .filter(s -> s.zones().contains(zone))
+                        .mapToDouble(s -> {
+                            var at = p.schedule().of(s.id());
+                            return (at.end() - at.start()) / 60.0 / s.zones().size();
+                        })
+                        .sum())
+                .orElse(0.0);
+        long whole = Math.round(minutes);
+        if (whole == 0) {
+            return Tint.NONE;
+        }
+        return new Tint(whole < 4 ? "min1" : whole < 8 ? "min2" : whole < 14 ? "min3" : "min4", whole + " min");
+    }
+
+    /**
+     * A change to the look.
+     *
+     * @param zones zones that stay pressed
+     * @param live whether a script asks and swaps the room in, so that it need not be sent to fetch it
+     */
+    record Press(long id, List<String> zones, String show, boolean live, String artist) {}
+
+    @ModelAttribute
+    Press press(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") List<String> zones,
+            @RequestParam(defaultValue = "look") String show,
+            @RequestHeader(name = "X-Live", required = false) @Nullable String live,
+            Principal who) {
+        return new Press(id, zones, show, live != null, who.getName());
+    }
+
+    @PostMapping("/jobs/{id}/look/add")
+    String add(@ModelAttribute Press press, @RequestParam String technique, Model model, RedirectAttributes after) {
+        return change(press, look -> LookChange.add(look, known(technique), press.zones()), model, after);
+    }
+
+    @PostMapping("/jobs/{id}/look/remove")
+    String remove(@ModelAttribute Press press, @RequestParam String entry, Model model, RedirectAttributes after) {
+        return change(press, look -> look.without(entry), model, after);
+    }
+
+    @PostMapping("/jobs/{id}/look/lift")
+    String lift(@ModelAttribute Press press, @RequestParam String entry, Model model, RedirectAttributes after) {
+        return change(press, look -> LookChange.lift(look, entry, press.zones()), model, after);
+    }
+
+    @PostMapping("/jobs/{id}/look/coats")
+    String coats(
+            @ModelAttribute Press press,
+            @RequestParam String entry,
+            @RequestParam int coats,
+            Model model,
+            RedirectAttributes after) {
+        return change(press, look -> look.changing(entry, e -> e.coated(coats)), model, after);
+    }
+
+    @PostMapping("/jobs/{id}/look/school")
+    String school(
+            @ModelAttribute Press press,
+            @RequestParam String entry,
+            @RequestParam String technique,
+            Model model,
+            RedirectAttributes after) {
+        return change(
+                press,
+                look -> {
+                    Technique school = known(technique);
+                    if (look.entry(entry).stream()
+                            .anyMatch(e ->
+                                    school.covers().isEmpty() && !school.zones().containsAll(e.zones()))) {
+                        throw new Unknown(school.name() + " is not for all of these zones. Nothing was changed.");
+                    }
+                    return LookChange.school(look, entry, school);
+                },
+                model,
+                after);
+    }
+
+    @PostMapping("/jobs/{id}/look/items")
+    String items(
+            @ModelAttribute Press press,
+            @RequestParam String entry,
+            @RequestParam int items,
+            Model model,
+            RedirectAttributes after) {
+        return change(press, look -> look.changing(entry, e -> e.counted(items)), model, after);
+    }
+
+    @PostMapping("/jobs/{id}/look/strength")
+    String strength(
+            @ModelAttribute Press press,
+            @RequestParam String entry,
+            @RequestParam Strength strength,
+            Model model,
+            RedirectAttributes after) {
+        return change(press, look -> look.changing(entry, e -> e.strong(strength)), model, after);
+    }
+
+    @PostMapping("/jobs/{id}/look/coverage")
+    String coverage(
+            @ModelAttribute Press press,
+            @RequestParam String entry,
+            @RequestParam int coverage,
+            Model model,
+            RedirectAttributes after) {
+        return change(press, look -> look.changing(entry, e -> e.covering(coverage)), model, after);
+    }
+
+    @PostMapping("/jobs/{id}/look/sides")
+    String sides(@ModelAttribute Press press, @RequestParam String entry, Model model, RedirectAttributes after) {
+        return change(press, look -> LookChange.sides(look, entry, trade.body()), model, after);
+    }
+
+    /** Applies a mend: the one that says so, tried again on the look as it is now. */
+    @PostMapping("/jobs/{id}/look/mend")
+    String mend(
+            @ModelAttribute Press press,
+            @RequestParam int layer,
+            @RequestParam String mend,
+            Model model,
+            RedirectAttributes after) {
+        Job job = jobs.get(press.id());
+        String zone = press.zones().isEmpty() ? "" : press.zones().get(0);
+        return change(
+                press,
+                look -> plans.mending().offers(look, job.brief(), zone, layer).stream()
+                        .filter(o -> o.says().equals(mend))
+                        .findFirst()
+                        .map(Mending.Offer::look)
+                        .orElseThrow(() -> new Unknown("That mend is not needed any more. Nothing was changed.")),
+                model,
+                after);
+    }
+
+    /** Does what was proposed: the one that says so. */
+    @PostMapping("/jobs/{id}/look/propose")
+    String propose(@ModelAttribute Press press, @RequestParam String says, Model model, RedirectAttributes after) {
+        Job job = jobs.get(press.id());
+        LookRoom room = new LookRoom(trade, plans, job, plans.of(job).plan(), press.zones(), usual.of(press.artist()));
+        return change(
+                press,
+                look -> room.proposed().stream()
+                        .filter(p -> p.says().equals(says))
+                        .findFirst()
+                        .map(Proposals.Proposal::look)
+                        .orElseThrow(() -> new Unknown("That is not proposed any more. Nothing was changed.")),
+                model,
+                after);
+    }
+
+    /** Covers all skin that is bare, region by region. */
+    @PostMapping("/jobs/{id}/look/fill")
+    String fill(@ModelAttribute Press press, Model model, RedirectAttributes after) {
+        Job job = jobs.get(press.id());
+        return change(press, look -> filled(look, job, press.artist()), model, after);
+    }
+
+    private Look filled(Look look, Job job, String artist) {
+        Proposals proposals = new Proposals(trade, job.brief(), false, usual.of(artist));
+        Look now = look;
+        for (int k = 0; k < trade.body().zones().size(); k++) {
+            Trials trials = plans.trials(now, job);
+            Look before = now;
+            Optional<Look> next = proposals.fills(now).stream()
+                    .map(Proposals.Proposal::look)
+                    .filter(l -> !l.equals(before) && trials.mayBeOffered(l))
+                    .findFirst();
+            if (next.isEmpty()) {
+                break;
+            }
+            now = next.get();
+        }
+        return now;
+    }
+
+    /** Takes the last change of the look back. */
+    @PostMapping("/jobs/{id}/look/back")
+    String back(@ModelAttribute Press press, Model model, RedirectAttributes after) {
+        runs.refuseWhileRunning(press.id());
+        return answer(press, plans.takeBack(jobs.get(press.id())), model, after);
+    }
+
+    private Technique known(String technique) {
+        if (!trade.has(technique)) {
+            throw new Unknown("There is no technique '" + technique + "' here. Nothing was changed.");
+        }
+        return trade.technique(technique);
+    }
+
+    /** A technique was asked for that the trade does not know. */
+    private static final class Unknown extends RuntimeException {
+        private static final long serialVersionUID = 1L;
+
+        Unknown(String message) {
+            super(message);
+        }
+    }
+
+    private String change(Press press, UnaryOperator<Look> change, Model model, RedirectAttributes after) {
+        runs.refuseWhileRunning(press.id());
+        Job job = jobs.get(press.id());
+        try {
+            return answer(press, plans.changeLook(job, change), model, after);
+        } catch (Unknown unknown) {
+            return answer(press, new Plans.Changed(job, String.valueOf(unknown.getMessage())), model, after);
+        }
+    }
+
+    private String answer(Press press, Plans.Changed changed, Model model, RedirectAttributes after) {
+        if (press.live()) {
+            model.addAttribute(Rooms.CHANGE, changed.said());
+            return room(changed.job(), press.zones(), press.show(), press.artist(), model);
+        }
+        after.addFlashAttribute(Rooms.CHANGE, changed.said());
+        // only zones of the body go back into an address: anything else is whatever somebody sent
+        List<String> known = press.zones().stream().filter(trade.body()::has).toList();
+        return "redirect:/jobs/" + press.id() + "/look" + (known.isEmpty() ? "" : "?zones=" + String.join(",", known));
+    }
+}

@@ -1,0 +1,169 @@
+package app.kemdro.web.rooms.order;
+
+import app.kemdro.core.look.Look;
+import app.kemdro.core.look.Wish;
+import app.kemdro.core.plan.Plan;
+import app.kemdro.core.plan.PlannedStep;
+import app.kemdro.core.schedule.Placed;
+import app.kemdro.web.records.job.Job;
+import app.kemdro.web.records.job.Jobs;
+import app.kemdro.web.records.plan.Plans;
+import app.kemdro.web.records.run.Runs;
+import app.kemdro.web.rooms.Rooms;
+import java.time.Duration;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.time.format.DateTimeParseException;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** What people want of the order, whatever is shortest: wished, dropped, and taken back. */
+@Controller
+class WishController {
+    private static final int MOST = 40;
+
+    private final Jobs jobs;
+    private final Plans plans;
+    private final Runs runs;
+
+    WishController(Jobs jobs, Plans plans, Runs runs) {
+        this.jobs = jobs;
+        this.plans = plans;
+        this.runs = runs;
+    }
+
+    /** What is pressed beside a step. */
+    enum Press {
+        BEFORE,
+        AFTER,
+        NOT_BEFORE,
+        BEGUN_BY,
+        BY_HANDS,
+        HOLD,
+        IF_TIME
+    }
+
+    @PostMapping("/jobs/{id}/order/wishes")
+    String wish(
+            @PathVariable long id,
+            @RequestParam Press press,
+            @RequestParam String step,
+            @RequestParam(defaultValue = "") String to,
+            @RequestParam(defaultValue = "") String at,
+            RedirectAttributes after) {
+        Job job = jobs.get(id);
+        Optional<Plan> plan = plans.of(job).plan();
+        if (plan.isEmpty()) {
+            return say(id, "There is no order to wish about yet. Nothing was changed.", after);
+        }
+        Optional<Placed> placed = placed(plan.get(), step);
+        boolean other = press == Press.BEFORE || press == Press.AFTER;
+        if (placed.isEmpty() || other && (placed(plan.get(), to).isEmpty() || to.equals(step))) {
+            return say(id, "That step is not in the order any more. Nothing was changed.", after);
+        }
+        if (job.look().wishes().size() >= MOST) {
+            return say(id, "There are " + MOST + " wishes already. Drop one first.", after);
+        }
+        return switch (press) {
+            case BEFORE -> change(id, l -> l.wishing(Wish.before(step, to)), after);
+            case AFTER -> change(id, l -> l.wishing(Wish.before(to, step)), after);
+            case BY_HANDS -> change(id, l -> l.wishing(Wish.by(step, to)), after);
+            case HOLD -> change(id, l -> held(l, plan.get(), placed.get()), after);
+            case IF_TIME -> onlyIfTime(job, plan.get().step(step), after);
+            case NOT_BEFORE, BEGUN_BY -> timed(job, press, step, at, after);
+        };
+    }
+
+    /** What a look asked for may be left out; what Kemdro put in because the look needs it may not. */
+    private String onlyIfTime(Job job, PlannedStep step, RedirectAttributes after) {
+        if (step.implied()
+                || job.look().entry(step.entryId()).isEmpty()
+                || job.look().entries().size() < 2) {
+            return say(job.id(), "“" + step.title() + "” is needed by the rest. Nothing was changed.", after);
+        }
+        return change(job.id(), l -> l.wishing(Wish.ifTime(step.entryId())), after);
+    }
+
+    private String timed(Job job, Press press, String step, String at, RedirectAttributes after) {
+        Optional<Integer> minutes = minutesBeforeCall(job.brief().call(), at);
+        if (minutes.isEmpty()) {
+            return say(job.id(), "'" + at + "' is no hour; write it as 05:10. Nothing was changed.", after);
+        }
+        return change(
+                job.id(),
+                l -> l.wishing(
+                        press == Press.NOT_BEFORE
+                                ? Wish.notBefore(step, minutes.get())
+                                : Wish.begunBy(step, minutes.get())),
+                after);
+    }
+
+    private static Optional<Placed> placed(Plan plan, String step) {
+        return plan.schedule().placed().stream()
+                .filter(p -> p.task().equals(step))
+                .findFirst();
+    }
+
+    /** It stays with these hands, and neither before nor after the minute at which it stands now. */
+    private static Look held(Look look, Plan plan, Placed p) {
+        LocalDateTime call = plan.brief().call();
+        long seconds = Duration.between(plan.clock(p.start()), call).getSeconds();
+        Look held = look.wishing(Wish.notBefore(p.task(), (int) -Math.floorDiv(-seconds, 60L)))
+                .wishing(Wish.begunBy(p.task(), (int) Math.floorDiv(seconds, 60L)));
+        return p.worker() == null ? held : held.wishing(Wish.by(p.task(), p.worker()));
+    }
+
+    /** An hour as minutes before the call; an hour later in the day than the call belongs to the evening before. */
+    private static Optional<Integer> minutesBeforeCall(LocalDateTime call, String hour) {
+        try {
+            LocalDateTime at = call.toLocalDate().atTime(LocalTime.parse(hour.strip()));
+            LocalDateTime before = at.isAfter(call) ? at.minusDays(1) : at;
+            return Optional.of((int) Duration.between(before, call).toMinutes());
+        } catch (DateTimeParseException e) {
+            return Optional.empty();
+        }
+    }
+
+    @PostMapping("/jobs/{id}/order/wishes/drop")
+    String drop(
+            @PathVariable long id,
+            @RequestParam Wish.Kind kind,
+            @RequestParam String step,
+            @RequestParam(defaultValue = "") String to,
+            RedirectAttributes after) {
+        return change(
+                id,
+                l -> l.wishing(l.wishes().stream()
+                        .filter(w -> w.kind() != kind || !w.step().equals(step) || !to.isEmpty() && !w.to().equals(to))
+                        .toList()),
+                after);
+    }
+
+    @PostMapping("/jobs/{id}/order/wishes/none")
+    String none(@PathVariable long id, RedirectAttributes after) {
+        return change(id, l -> l.wishing(List.of()), after);
+    }
+
+    /** Takes the last change back; pressed again, it is done again. */
+    @PostMapping("/jobs/{id}/order/back")
+    String back(@PathVariable long id, RedirectAttributes after) {
+        Job job = jobs.get(id);
+        return change(id, l -> plans.lookBefore(job).orElse(l), after);
+    }
+
+    private String change(long id, UnaryOperator<Look> change, RedirectAttributes after) {
+        runs.refuseWhileRunning(id);
+        return say(id, plans.changeLook(jobs.get(id), change).said(), after);
+    }
+
+    private static String say(long id, String said, RedirectAttributes after) {
+        after.addFlashAttribute(Rooms.CHANGE, said);
+        return "redirect:/jobs/" + id + "/order";
+    }
+}

@@ -1,8 +1,0 @@
-package app.kemdro.web.school;
-
-import java.util.List;
-import org.springframework.data.jpa.repository.JpaRepository;
-
-interface UsualSchoolRepository extends JpaRepository<UsualSchool, UsualSchool.Key> {
-    List<UsualSchool> findByKeyArtist(String artist);
-}

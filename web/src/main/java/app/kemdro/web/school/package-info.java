@@ -1,5 +1,0 @@
-/** Which school an artist takes where several would do. */
-@NullMarked
-package app.kemdro.web.school;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,36 @@
+// The face as it gets painted: the slider walks from chair-in to ready, and each zone has the colour of its last layer.
+import { figureAt } from '../../parts/figure.js';
+
+const two = (n) => String(n).padStart(2, '0');
+
+export function mountColour(root) {
+  const room = root.querySelector('.colourroom');
+  if (!room || room.dataset.mounted) return;
+  room.dataset.mounted = '1';
+  for (const pick of room.querySelectorAll('[data-colour]')) {
+    const field = pick.form.elements[pick.dataset.colour];
+    pick.addEventListener('input', () => { field.value = pick.value; });
+    // asked with nothing typed, the colour that is shown is the one that is meant
+    pick.form.addEventListener('submit', () => { if (!field.value.trim()) field.value = pick.value; }, true);
+  }
+  const slide = room.querySelector('[data-face]');
+  if (!slide) return;
+  const turns = JSON.parse(room.querySelector('[data-turns]').textContent);
+  const says = room.querySelector('[data-face-says]');
+  const begins = new Date(slide.dataset.begins);
+  slide.addEventListener('input', () => {
+    const figure = figureAt(room.querySelector('[data-figure]'));
+    if (!figure?.svg) return;
+    const now = Number(slide.value);
+    const model = structuredClone(figure.model);
+    let last = null;
+    for (const [zone, own] of Object.entries(turns)) {
+      const turn = own.filter((t) => t.minute <= now).pop();
+      if (model.zones[zone]) model.zones[zone].tint = turn.hex;
+      if (turn.layer && (!last || turn.minute > last.minute)) last = turn;
+    }
+    figure.paint(model);
+    const at = new Date(begins.getTime() + now * 60000);
+    says.textContent = `${two(at.getHours())}:${two(at.getMinutes())}${last ? `, last on: ${last.layer}` : ', bare skin'}`;
+  });
+}

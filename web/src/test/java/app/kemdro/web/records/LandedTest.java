@@ -1,0 +1,40 @@
+package app.kemdro.web.records;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.security.MessageDigest;
+import java.util.HexFormat;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+
+/** A migration that has landed is never edited: somewhere a house has been through it. */
+class LandedTest {
+    /** Whoever lands a migration writes it down here; what stands here is never changed again. */
+    private static final Map<String, String> LANDED = Map.of(
+            "V1__first_slice.sql", "cabb9ec64403ccacd6edd05a0faf9c7611205cc3022a52aa816db392605663ac",
+            "V2__whole_trade.sql", "8a926bb20a41cf75a62f73e51b197ecbd76676bdcb631e4a3299c38f0ff8908d",
+            "V3__order_and_chair.sql", "c0c84dff28bec27c821fac6fd1a55d482e4323e7064e6c53264e91a137175b31",
+            "V4__bench_kit_colour_safety.sql", "7c86cfb54cda7da770efc4a98e7f1b7237d9a75831af71b2bf949a9ed0456863",
+            "V5__people_strike_book.sql", "2a364d861b8f329173f963c20ac4ee2fadc3e911fbdecbc0cdbcbd76ac1a0bd5",
+            "V6__set_aside.sql", "2d5bedca2da181f19c8c638361f2ca58eedb808bbb025a57af53ef1e718e93d1");
+
+    @Test
+    void noMigrationThatHasLandedIsEdited() throws Exception {
+        Map<String, String> found = new TreeMap<>();
+        try (Stream<Path> files = Files.list(Path.of("src/main/resources/db/migration"))) {
+            for (Path file : files.filter(f -> f.getFileName().toString().startsWith("V"))
+                    .toList()) {
+                String text = Files.readString(file).replace("\r\n", "\n");
+                found.put(
+                        file.getFileName().toString(),
+                        HexFormat.of()
+                                .formatHex(MessageDigest.getInstance("SHA-256").digest(text.getBytes("UTF-8"))));
+            }
+        }
+        assertThat(found).containsExactlyInAnyOrderEntriesOf(LANDED);
+    }
+}

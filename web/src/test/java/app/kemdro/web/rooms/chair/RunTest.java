@@ -1,0 +1,257 @@
+package app.kemdro.web.rooms.chair;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+
+import app.kemdro.core.run.RunEvent;
+import app.kemdro.core.run.RunEvent.Type;
+import app.kemdro.core.run.StepState.Status;
+import app.kemdro.core.schedule.Placed;
+import app.kemdro.web.DemoJobs;
+import app.kemdro.web.DemoTest;
+import app.kemdro.web.TestClock;
+import app.kemdro.web.records.job.Job;
+import app.kemdro.web.records.job.Jobs;
+import app.kemdro.web.records.run.Asked;
+import app.kemdro.web.records.run.Runs;
+import app.kemdro.web.records.run.Runs.Standing;
+import java.time.Duration;
+import java.time.LocalDateTime;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.http.MediaType;
+import org.springframework.test.web.servlet.assertj.MockMvcTester;
+
+@DemoTest
+class RunTest {
+    @Autowired
+    private Runs runs;
+
+    @Autowired
+    private Jobs jobs;
+
+    @Autowired
+    private TestClock clock;
+
+    @Autowired
+    private MockMvcTester mvc;
+
+    private Job job;
+    private int pressed;
+
+    @BeforeEach
+    void seat() {
+        job = DemoJobs.like("Sprue", "In the chair", jobs);
+        runs.begin(job.id(), "ines");
+    }
+
+    private RunEvent event(Type type, String step, String text) {
+        return new RunEvent(
+                "press-000" + pressed++,
+                LocalDateTime.now(clock),
+                "Pell",
+                type,
+                step,
+                type == Type.ADD ? 120 : 0,
+                0,
+                text);
+    }
+
+    private Standing report(Type type, String step, String text) {
+        return runs.report(job.id(), event(type, step, text), "ines");
+    }
+
+    private Placed next(Standing s) {
+        return s.schedule().placed().stream()
+                .filter(p -> s.state().step(p.task()).status() == Status.WAITING)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private Standing now() {
+        return runs.standing(runs.open(job.id()).orElseThrow());
+    }
+
+    @Test
+    void oneKeyFinishesAStepAndTheNextBegins() {
+        Placed first = next(now());
+        report(Type.START, first.task(), "");
+        clock.pass(Duration.ofMinutes(2));
+        Standing after = report(Type.FINISH, first.task(), "");
+        assertThat(after.state().step(first.task()).status()).isEqualTo(Status.DONE);
+        assertThat(after.state().runningBy("Pell")).isPresent();
+    }
+
+    @Test
+    void theSamePressTwiceCountsOnce() {
+        RunEvent start = event(Type.START, next(now()).task(), "");
+        runs.report(job.id(), start, "ines");
+        Standing twice = runs.report(job.id(), start, "ines");
+        assertThat(twice.state().events())
+                .filteredOn(e -> e.id().equals(start.id()))
+                .hasSize(1);
+    }
+
+    @Test
+    void takeBackGivesBackTheStepAndWhatItLetBegin() {
+        Placed first = next(now());
+        report(Type.START, first.task(), "");
+        clock.pass(Duration.ofMinutes(1));
+        report(Type.FINISH, first.task(), "");
+        Standing back = report(Type.UNDO, "", "");
+        assertThat(back.state().runningBy("Pell")).contains(first.task());
+    }
+
+    @Test
+    void whatCannotBeIsRefusedInWords() {
+        Placed first = next(now());
+        assertThatThrownBy(() -> report(Type.FINISH, first.task(), "")).hasMessageContaining("not under way");
+        assertThatThrownBy(() -> report(Type.SKIP, first.task(), " ")).hasMessageContaining("why it is left out");
+        assertThatThrownBy(() -> report(Type.START, "no-such-step", "")).hasMessageContaining("no such step");
+        assertThatThrownBy(() -> report(Type.BACK, "", "")).hasMessageContaining("No break");
+        report(Type.START, first.task(), "");
+        assertThatThrownBy(() -> report(Type.START, first.task(), "")).hasMessageContaining("begun already");
+        assertThatThrownBy(() -> report(Type.BREAK, "", "")).hasMessageContaining("Finish it before the break");
+    }
+
+    @Test
+    void aStepLeftOutMakesItReadySoonerAndKeepsItsReason() {
+        Standing before = now();
+        String longest = before.plan().steps().stream()
+                .filter(s -> s.template().id().equals("highlight"))
+                .findFirst()
+                .orElseThrow()
+                .id();
+        Standing after = report(Type.SKIP, longest, "no time");
+        assertThat(after.schedule().ready()).isLessThan(before.schedule().ready());
+        assertThat(after.state().step(longest).reason()).isEqualTo("no time");
+    }
+
+    @Test
+    void lookAndBriefStandStillWhileTheRunIsOn() {
+        assertThat(mvc.post()
+                        .uri("/jobs/" + job.id() + "/look/remove")
+                        .param("entry", "base")
+                        .with(csrf())
+                        .with(user("ines").roles("LEAD")))
+                .hasStatus(409)
+                .bodyText()
+                .contains("The run is on");
+        assertThat(jobs.get(job.id()).look().entries()).anyMatch(e -> e.id().equals("base"));
+    }
+
+    @Test
+    void badReportsGetAClearAnswerAndChangeNothing() {
+        int events = runs.eventsOf(runs.open(job.id()).orElseThrow()).size();
+        for (String body : new String[] {
+            "{",
+            "[]",
+            "{\"type\":\"DANCE\",\"id\":\"abcdefgh1\"}",
+            "{\"id\":\"x\",\"type\":\"NOTE\",\"text\":\"a\"}",
+            "{\"id\":\"abcdefgh+Ines\",\"type\":\"NOTE\",\"text\":\"a\"}",
+            "{\"id\":\"abcdefgh12\"}",
+            "{\"id\":\"abcdefgh13\",\"type\":\"NOTE\",\"text\":\"" + "x".repeat(9000) + "\"}"
+        }) {
+            var answer = mvc.post()
+                    .uri("/jobs/" + job.id() + "/chair/events")
+                    .contentType(MediaType.APPLICATION_JSON)
+                    .content(body)
+                    .with(csrf())
+                    .with(user("pell").roles("HANDS"))
+                    .exchange();
+            assertThat(answer.getResponse().getStatus())
+                    .as(body.substring(0, Math.min(40, body.length())))
+                    .isBetween(400, 499);
+            assertThat(answer).bodyText().doesNotContain("Exception").doesNotContain("at app.kemdro");
+        }
+        assertThat(runs.eventsOf(runs.open(job.id()).orElseThrow())).hasSize(events);
+    }
+
+    @Test
+    void theScreenKnowsWhatIsWetAndWhatToLookFor() {
+        Standing s = now();
+        while (s.state().steps().values().stream().noneMatch(x -> x.status() == Status.DONE)
+                || new app.kemdro.core.run.Chair(s.plan(), s.state())
+                        .films(LocalDateTime.now(clock))
+                        .isEmpty()) {
+            String step = s.state().runningBy("Pell").orElse(null);
+            s = step == null ? report(Type.START, next(s).task(), "") : report(Type.FINISH, step, "");
+            clock.pass(Duration.ofSeconds(40));
+        }
+        ChairView view = ChairView.of(s, LocalDateTime.now(clock));
+        assertThat(view.clocks()).isNotEmpty();
+        assertThat(view.clocks().get(0).look()).isNotBlank();
+        assertThat(view.zones()).isNotEmpty();
+        assertThat(view.zones().values()).isSubsetOf("wet", "tacky", "closing", "dry");
+    }
+
+    /** Whoever only looks at the screen and presses what it offers comes to the end: breaks and costume included. */
+    @Test
+    void aWholeMorningCanBePressedToItsEnd() {
+        Job founder = jobs.byCall().stream()
+                .filter(j -> j.title().equals("Orrin Vask"))
+                .findFirst()
+                .orElseThrow();
+        runs.begin(founder.id(), "ines");
+        ChairView view = view(founder);
+        int rests = 0;
+        for (int k = 0; k < 4000 && !view.allDone(); k++) {
+            rests += view.onBreak() ? 1 : 0;
+            press(founder, view);
+            clock.pass(Duration.ofSeconds(20));
+            view = view(founder);
+        }
+        assertThat(view.allDone())
+                .as("%d of %d steps", view.done(), view.steps())
+                .isTrue();
+        assertThat(rests).as("a break was taken").isPositive();
+        assertThat(view.inHandText()).doesNotContain("late");
+    }
+
+    private ChairView view(Job of) {
+        return ChairView.of(runs.standing(runs.open(of.id()).orElseThrow()), LocalDateTime.now(clock));
+    }
+
+    private void press(Job of, ChairView view) {
+        boolean somebodyWorks = view.hands().stream().anyMatch(h -> h.running() != null);
+        for (ChairView.Hands h : view.hands()) {
+            Type type = null;
+            if (view.onBreak()) {
+                type = view.now() >= java.util.Objects.requireNonNull(view.breakUntil()) ? Type.BACK : null;
+            } else if (h.running() != null) {
+                type = h.running().until() <= view.now() ? Type.FINISH : null;
+            } else if (h.restDue()) {
+                type = somebodyWorks ? null : Type.BREAK;
+            } else if (h.upcoming() != null && h.upcoming().from() <= view.now()) {
+                type = Type.START;
+            }
+            if (type != null) {
+                ChairView.Now at = h.running() != null ? h.running() : h.upcoming();
+                String step = at == null || type == Type.BREAK || type == Type.BACK ? "" : at.step();
+                try {
+                    runs.report(
+                            of.id(),
+                            new RunEvent(
+                                    "whole-" + pressed++, LocalDateTime.now(clock), h.name(), type, step, 0, 0, ""),
+                            "ines");
+                    return;
+                } catch (Asked tooSoon) {
+                    // asked whether it is meant; nobody here means it, and looks again in a while
+                }
+            }
+        }
+    }
+
+    /** A run keeps the look it was made for: the book is not rewritten by what is planned for next week. */
+    @Test
+    void theBookStaysTrueWhenTheLookIsChangedLater() {
+        Standing held = now();
+        report(Type.END, "", "");
+        jobs.change(job.id(), j -> j.setLook(app.kemdro.core.look.Look.EMPTY));
+        Standing later = runs.standing(runs.of(job.id()).get(0));
+        assertThat(later.plan().schedule()).isEqualTo(held.plan().schedule());
+    }
+}

@@ -1,0 +1,131 @@
+package app.kemdro.web.rooms.door;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+
+import app.kemdro.web.DemoTest;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.assertj.MockMvcTester;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+
+@DemoTest
+class WhoMayTest {
+    @Autowired
+    private MockMvcTester mvc;
+
+    @Autowired
+    private RequestMappingHandlerMapping requestMappingHandlerMapping;
+
+    @ParameterizedTest
+    @CsvSource({
+        "LEAD, /shelf, 200",
+        "HANDS, /shelf, 200",
+        "FLOOR, /shelf, 200",
+        "LEAD, /jobs/1/look, 200",
+        "HANDS, /jobs/1/look, 200",
+        "FLOOR, /jobs/1/look, 403",
+        "LEAD, /people, 200",
+        "HANDS, /people, 403",
+        "FLOOR, /people, 403",
+        "HANDS, /people/1, 403",
+        "FLOOR, /people/1, 403",
+        "HANDS, /jobs/2/floor, 200",
+        "FLOOR, /jobs/2/floor, 403",
+        "FLOOR, /jobs/2/chair, 403",
+        "FLOOR, /jobs/1/chair/pictures/any, 403",
+        "HANDS, /jobs/2/order.pdf, 200",
+        "FLOOR, /jobs/2/order.pdf, 403",
+        "HANDS, /jobs/new, 403",
+        "HANDS, /import, 403",
+        "FLOOR, /jobs/1/export.json, 403"
+    })
+    void everyRoleSeesWhatItMay(String role, String path, int status) {
+        assertThat(mvc.get().uri(path).with(user("pell").roles(role))).hasStatus(status);
+    }
+
+    @Test
+    void strangersAreSentToTheSignInPage() {
+        assertThat(mvc.get().uri("/jobs/1/look")).hasStatus(302).hasRedirectedUrl("/sign-in");
+    }
+
+    /** Whoever holds the address of a board, and nothing else, reaches boards and nothing else. */
+    @Test
+    void withoutAnAccountThereAreBoardsAndTheDoorAndNothingElse() {
+        var all = requestMappingHandlerMapping.getHandlerMethods().keySet().stream()
+                .flatMap(m -> m.getPatternValues().stream())
+                .filter(p -> !p.startsWith("/board/")
+                        && !List.of("/sign-in", "/first-lead", "/error").contains(p))
+                .map(p -> p.replaceAll("\\{[^}]+}", "2"))
+                .distinct()
+                .toList();
+        assertThat(all).hasSizeGreaterThan(100);
+        assertThat(all).allSatisfy(path -> {
+            assertThat(mvc.get().uri(path)).as(path).hasStatus(302).hasRedirectedUrl("/sign-in");
+            assertThat(mvc.post().uri(path).with(csrf()))
+                    .as(path)
+                    .hasStatus(302)
+                    .hasRedirectedUrl("/sign-in");
+        });
+    }
+
+    @Test
+    void handsMayRunTheChairButNotChangeTheLook() {
+        assertThat(mvc.post()
+                        .uri("/jobs/1/look/add")
+                        .param("technique", "base-cream")
+                        .param("zones", "nose")
+                        .with(csrf())
+                        .with(user("pell").roles("HANDS")))
+                .hasStatus(403);
+        assertThat(mvc.post()
+                        .uri("/jobs/3/chair/begin")
+                        .with(csrf())
+                        .with(user("pell").roles("HANDS")))
+                .hasStatus(302);
+    }
+
+    @Test
+    void onlyALeadGivesAddressesOutAndWishes() {
+        for (String path : new String[] {"/jobs/2/floor", "/jobs/2/order/back", "/jobs/2/order/chair-in"}) {
+            assertThat(mvc.post().uri(path).with(csrf()).with(user("pell").roles("HANDS")))
+                    .hasStatus(403);
+        }
+        assertThat(mvc.get().uri("/board/no-such-secret"))
+                .hasStatus(200)
+                .bodyText()
+                .contains("closed");
+    }
+
+    @Test
+    void aPressFromAnotherSiteIsRefused() {
+        assertThat(mvc.post().uri("/jobs/1/again").with(user("ines").roles("LEAD")))
+                .hasStatus(403);
+    }
+
+    @Test
+    void nothingInlineAndNothingFromOutsideMayRun() {
+        assertThat(mvc.get().uri("/sign-in"))
+                .hasHeader(
+                        "Content-Security-Policy",
+                        "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; "
+                                + "connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'");
+        assertThat(mvc.get().uri("/jobs/2/order").with(user("ines").roles("LEAD")))
+                .bodyText()
+                .doesNotContain(" style=\"")
+                .doesNotContain(" onclick=");
+    }
+
+    @Test
+    void aPageThatDoesNotExistIsSaidInPlainWords() {
+        assertThat(mvc.get().uri("/jobs/999/look").with(user("ines").roles("LEAD")))
+                .hasStatus(404)
+                .bodyText()
+                .contains("No job 999 stands on the shelf")
+                .doesNotContain("Exception");
+    }
+}

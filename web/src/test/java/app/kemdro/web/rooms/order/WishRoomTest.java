@@ -1,0 +1,193 @@
+package app.kemdro.web.rooms.order;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+
+import app.kemdro.core.look.Wish;
+import app.kemdro.core.plan.Plan;
+import app.kemdro.core.plan.PlannedStep;
+import app.kemdro.core.schedule.Placed;
+import app.kemdro.web.DemoJobs;
+import app.kemdro.web.DemoTest;
+import app.kemdro.web.records.job.Job;
+import app.kemdro.web.records.job.Jobs;
+import app.kemdro.web.records.plan.Plans;
+import java.util.List;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.assertj.MockMvcTester;
+
+@DemoTest
+class WishRoomTest {
+    @Autowired
+    private Jobs jobs;
+
+    @Autowired
+    private Plans plans;
+
+    @Autowired
+    private MockMvcTester mvc;
+
+    private Job job;
+    private Plan plan;
+
+    @BeforeEach
+    void aJobOfItsOwn() {
+        job = DemoJobs.like("Sprue", "copy", jobs);
+        plan = plans.of(job).plan().orElseThrow();
+    }
+
+    private String press(String path, String... parameters) {
+        var request = mvc.post()
+                .uri("/jobs/" + job.id() + "/order/" + path)
+                .with(csrf())
+                .with(user("ines").roles("LEAD"));
+        for (int k = 0; k < parameters.length; k += 2) {
+            request.param(parameters[k], parameters[k + 1]);
+        }
+        var said = request.exchange().getMvcResult().getFlashMap().get("change");
+        job = jobs.get(job.id());
+        return String.valueOf(said);
+    }
+
+    private String page() throws Exception {
+        return mvc.get()
+                .uri("/jobs/" + job.id() + "/order")
+                .with(user("ines").roles("LEAD"))
+                .exchange()
+                .getResponse()
+                .getContentAsString();
+    }
+
+    @Test
+    void aStepThatIsOnlyDoneIfThereIsTimeSaysWhetherThereIs() throws Exception {
+        PlannedStep own = plan.steps().stream()
+                .filter(s -> !s.implied())
+                .reduce((a, b) -> b)
+                .orElseThrow();
+        press("wishes", "press", "IF_TIME", "step", own.id());
+        assertThat(job.look().ifTime()).containsExactly(own.entryId());
+        assertThat(page()).contains("only if there is time", "there is time");
+        PlannedStep needed =
+                plan.steps().stream().filter(PlannedStep::implied).findFirst().orElseThrow();
+        assertThat(press("wishes", "press", "IF_TIME", "step", needed.id())).contains("needed by the rest");
+    }
+
+    private Placed late() {
+        List<Placed> all = plan.schedule().placed();
+        return all.get(all.size() - 1);
+    }
+
+    @Test
+    void aHeldStepStaysWhereItIsWhileOthersMove() {
+        Placed held = plan.schedule().placed().stream()
+                .filter(p -> p.worker() != null && p.start() > 1200)
+                .findFirst()
+                .orElseThrow();
+        assertThat(press("wishes", "press", "HOLD", "step", held.task())).contains("ready");
+        assertThat(job.look().wishes()).hasSize(3);
+        Plan now = plans.of(job).plan().orElseThrow();
+        assertThat(now.clock(now.schedule().of(held.task()).start()))
+                .isBetween(
+                        plan.clock(held.start()).minusMinutes(1),
+                        plan.clock(held.start()).plusMinutes(1));
+        assertThat(now.schedule().of(held.task()).worker()).isEqualTo(held.worker());
+    }
+
+    @Test
+    void eachWishSaysWhatItCostsAndIsTakenBackAndDoneAgain() throws Exception {
+        String said = press("wishes", "press", "NOT_BEFORE", "step", late().task(), "at", hourOf(plan, 25));
+        assertThat(said).contains("+").contains("ready");
+        assertThat(page()).containsPattern("<span>\\+\\d+ min</span>");
+        int costs = plans.of(job).wishes().values().iterator().next();
+        assertThat(costs).isGreaterThan(300);
+        press("back");
+        assertThat(job.look().wishes()).isEmpty();
+        press("back");
+        assertThat(job.look().wishes()).hasSize(1);
+    }
+
+    /** So many minutes after ready. */
+    private static String hourOf(Plan plan, int minutes) {
+        return plan.ready().plusMinutes(minutes).isAfter(plan.brief().call())
+                ? plan.brief().call().toLocalTime().toString()
+                : plan.ready().plusMinutes(minutes).toLocalTime().withSecond(0).toString();
+    }
+
+    @Test
+    void aClashIsSaidAndOnePressSolvesIt() throws Exception {
+        String first = plan.network().lags().get(0).from();
+        String then = plan.network().lags().get(0).to();
+        press(
+                "wishes",
+                "press",
+                "BY_HANDS",
+                "step",
+                first,
+                "to",
+                plan.brief().crew().get(0).name());
+        assertThat(press("wishes", "press", "BEFORE", "step", then, "to", first))
+                .contains("stands in the way");
+        assertThat(page()).contains("This wish cannot be kept").contains("class=\"clash\"");
+        assertThat(press("wishes/drop", "kind", "BEFORE", "step", then, "to", first))
+                .contains("ready");
+        assertThat(job.look().wishes()).hasSize(1);
+    }
+
+    @Test
+    void anHourThatIsNoneIsSaidAndNothingIsLost() {
+        assertThat(press("wishes", "press", "BEGUN_BY", "step", late().task(), "at", "half five"))
+                .contains("'half five' is no hour");
+        assertThat(press("wishes", "press", "BEFORE", "step", late().task(), "to", "no such step"))
+                .contains("not in the order");
+        assertThat(job.look().wishes()).isEmpty();
+    }
+
+    @Test
+    void wishesTravelWithTheFileOfTheJob() throws Exception {
+        press("wishes", "press", "NOT_BEFORE", "step", late().task(), "at", "05:00");
+        String file = mvc.get()
+                .uri("/jobs/" + job.id() + "/export.json")
+                .with(user("ines").roles("LEAD"))
+                .exchange()
+                .getResponse()
+                .getContentAsString();
+        assertThat(file).contains("NOT_BEFORE").contains(late().task()).contains("mealMinutes");
+        assertThat(job.look().wishes().get(0).kind()).isEqualTo(Wish.Kind.NOT_BEFORE);
+    }
+
+    @Test
+    void theChosenCertaintySitsThePerformerDown() {
+        assertThat(press("chair-in", "often", "9 times of 10")).contains("Chair-in");
+        Plan now = plans.of(job).plan().orElseThrow();
+        assertThat(job.brief().chairIn()).isPresent();
+        long late = plans.of(job).confidence().orElseThrow().by(0.88);
+        assertThat(now.clock((int) late)).isBefore(now.brief().call().plusMinutes(3));
+    }
+
+    @Test
+    void everyRunningOrderIsPrintedOnOneSideOfPaper() throws Exception {
+        List<Job> demo = jobs.byCall().stream()
+                .filter(j -> j.production().equals("Cold Casting"))
+                .filter(j -> plans.of(j).plan().isPresent())
+                .toList();
+        assertThat(demo).hasSizeGreaterThanOrEqualTo(3);
+        for (Job each : demo) {
+            byte[] sheet = mvc.get()
+                    .uri("/jobs/" + each.id() + "/order.pdf")
+                    .with(user("ines").roles("LEAD"))
+                    .exchange()
+                    .getResponse()
+                    .getContentAsByteArray();
+            try (var document = Loader.loadPDF(sheet)) {
+                assertThat(document.getNumberOfPages()).isEqualTo(1);
+                String text = new PDFTextStripper().getText(document);
+                assertThat(text).contains(each.title()).contains("call").contains("Product labels");
+            }
+        }
+    }
+}

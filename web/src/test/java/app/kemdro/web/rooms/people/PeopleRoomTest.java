@@ -1,0 +1,408 @@
+package app.kemdro.web.rooms.people;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+
+import app.kemdro.core.look.Brief;
+import app.kemdro.core.look.Brief.Performer;
+import app.kemdro.core.plan.Plan;
+import app.kemdro.core.run.RunEvent;
+import app.kemdro.core.run.RunEvent.Type;
+import app.kemdro.core.safety.Care.Skin;
+import app.kemdro.web.AsLead;
+import app.kemdro.web.DemoJobs;
+import app.kemdro.web.DemoTest;
+import app.kemdro.web.records.job.Job;
+import app.kemdro.web.records.job.Jobs;
+import app.kemdro.web.records.performer.Performers;
+import app.kemdro.web.records.performer.SkinSeenRow;
+import app.kemdro.web.records.run.Runs;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.http.HttpMethod;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.test.web.servlet.assertj.MockMvcTester;
+import org.springframework.web.bind.annotation.RequestMethod;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+
+@DemoTest
+class PeopleRoomTest {
+    @Autowired
+    private Jobs jobs;
+
+    @Autowired
+    private Runs runs;
+
+    @Autowired
+    private Performers performers;
+
+    @Autowired
+    private JdbcTemplate database;
+
+    @Autowired
+    private RequestMappingHandlerMapping requestMappingHandlerMapping;
+
+    @Autowired
+    private MockMvcTester mvc;
+
+    private AsLead lead;
+
+    @BeforeEach
+    void asLead() {
+        lead = new AsLead(mvc);
+    }
+
+    /** A job on which only Ines works. */
+    private Job ofInesOnly(String called) {
+        return DemoJobs.like("The Night Shift, first founder", called, jobs);
+    }
+
+    @Test
+    void noAddressOfAJobIsOpenToHandsWhoDoNotWorkOnIt() {
+        long job = ofInesOnly("closed").id();
+        List<Asked> all = requestMappingHandlerMapping.getHandlerMethods().keySet().stream()
+                .flatMap(m -> m.getPatternValues().stream()
+                        .filter(p -> p.startsWith("/jobs/{"))
+                        .flatMap(p -> (m.getMethodsCondition().getMethods().isEmpty()
+                                        ? Stream.of(RequestMethod.GET, RequestMethod.POST)
+                                        : m.getMethodsCondition().getMethods().stream())
+                                .map(method -> new Asked(method.asHttpMethod(), filled(p, job)))))
+                .toList();
+        assertThat(all).hasSizeGreaterThan(80);
+        assertThat(all).allSatisfy(a -> {
+            assertThat(mvc.method(a.method())
+                            .uri(a.path())
+                            .with(csrf())
+                            .with(user("pell").roles("HANDS")))
+                    .as(a.toString())
+                    .hasStatus(403);
+            assertThat(mvc.method(a.method())
+                            .uri(a.path())
+                            .with(csrf())
+                            .with(user("floor").roles("FLOOR")))
+                    .as(a.toString())
+                    .hasStatus(403);
+        });
+    }
+
+    private record Asked(HttpMethod method, String path) {}
+
+    private static String filled(String pattern, long job) {
+        return pattern.replaceFirst("\\{[^}]+}", Long.toString(job)).replaceAll("\\{[^}]+}", "1");
+    }
+
+    @Test
+    void handsSeeTheJobsInWhoseBriefTheyStandByTheNameTheySignInWithOrAreCalledBy() {
+        Job job = ofInesOnly("whose");
+        String at = "/jobs/" + job.id() + "/safety";
+        assertThat(mvc.get().uri(at).with(user("pell").roles("HANDS"))).hasStatus(403);
+        for (String name : List.of("Pell", "PELL", "Pell Okonra")) {
+            Brief brief = job.brief()
+                    .with(job.brief().crew().stream()
+                            .map(h -> new Brief.Hands(name, h.skill(), h.from(), h.until()))
+                            .toList());
+            jobs.change(job.id(), j -> j.describe("whose", "", "", brief));
+            assertThat(mvc.get().uri(at).with(user("pell").roles("HANDS"))).hasStatus(200);
+        }
+        assertThat(mvc.get().uri(at).with(user("okonra").roles("HANDS"))).hasStatus(403);
+        assertThat(mvc.get().uri("/jobs/99999/safety").with(user("pell").roles("HANDS")))
+                .hasStatus(403);
+    }
+
+    @Test
+    void handsThatJoinARunSeeIt() throws Exception {
+        Job job = ofInesOnly("joined");
+        runs.begin(job.id(), "ines");
+        String chair = "/jobs/" + job.id() + "/chair";
+        assertThat(mvc.get().uri(chair).with(user("pell").roles("HANDS"))).hasStatus(403);
+        runs.report(
+                job.id(),
+                new RunEvent(
+                        "join-pell-1",
+                        runs.now(runs.open(job.id()).orElseThrow()),
+                        "Pell",
+                        Type.JOIN,
+                        "",
+                        0,
+                        0,
+                        "ASSISTANT"),
+                "ines");
+        assertThat(mvc.get().uri(chair).with(user("pell").roles("HANDS"))).hasStatus(200);
+    }
+
+    @Test
+    void theShelfSaysWhatStandsInTheWayOnlyToThoseWhoWorkOnIt() {
+        Job job = DemoJobs.like("Sprue", "gummed", jobs);
+        Performer p = job.brief().performer();
+        jobs.change(
+                job.id(),
+                j -> j.describe(
+                        "gummed",
+                        "",
+                        "",
+                        j.brief()
+                                .on(new Performer(
+                                        p.name(),
+                                        p.heightCm(),
+                                        p.weightKg(),
+                                        p.headCm(),
+                                        Set.of("natural-rubber-latex", "latex"),
+                                        p.brows(),
+                                        p.hair()))));
+        String reaction = p.name() + " reacts to";
+        assertThat(mvc.get().uri("/shelf").with(user("pell").roles("HANDS")))
+                .bodyText()
+                .contains(reaction);
+        assertThat(mvc.get().uri("/shelf").with(user("floor").roles("FLOOR")))
+                .bodyText()
+                .contains("gummed")
+                .contains("Said to those who work on it.")
+                .doesNotContain(reaction);
+    }
+
+    @Test
+    void whoLookedIsKept() throws Exception {
+        Job job = DemoJobs.like("Sprue", "looked at", jobs);
+        mvc.get()
+                .uri("/jobs/" + job.id() + "/safety")
+                .with(user("pell").roles("HANDS"))
+                .exchange();
+        assertThat(lead.get("/people/" + job.performer().id()))
+                .containsPattern("(?s)<b>pell</b> <span>safety</span>")
+                .containsPattern("(?s)<b>ines</b> <span>people</span>");
+    }
+
+    @Test
+    void whatIsKnownOfAPerformerHoldsOnEveryJob() throws Exception {
+        Job one = DemoJobs.like("Sprue", "first of two", jobs);
+        lead.post("/jobs/" + one.id() + "/safety", "lensHours", "7");
+        lead.post("/jobs/" + one.id() + "/again");
+        Job two = jobs.byCall().stream()
+                .filter(j -> j.title().equals("first of two") && j.id() != one.id())
+                .findFirst()
+                .orElseThrow();
+        assertThat(two.performer().id()).isEqualTo(one.performer().id());
+        assertThat(two.performer().care().lensHours()).isEqualTo(7);
+    }
+
+    /** Reactions of the one who sat before must never be taken for those of the one who sits now, nor the other way round. */
+    @Test
+    void anotherNameInTheBriefSeatsSomebodyElseWithWhatIsKnownOfThem() throws Exception {
+        Job founder = DemoJobs.like("Orrin Vask", "exchanged", jobs);
+        Job apprentice = DemoJobs.like("Sprue", "known before", jobs);
+        String known = apprentice.performer().name();
+        String form = lead.get("/jobs/" + founder.id() + "/brief");
+        assertThat(form).contains("<option value=\"" + known + "\">");
+        Brief b = founder.brief();
+        assertThat(lead.post(
+                                "/jobs/" + founder.id() + "/brief",
+                                "title",
+                                "exchanged",
+                                "performer",
+                                known.toUpperCase(java.util.Locale.ROOT),
+                                "height",
+                                "183",
+                                "weight",
+                                "84",
+                                "head",
+                                "57",
+                                "reactsTo",
+                                "resin-gum",
+                                "callDay",
+                                b.call().toLocalDate().toString(),
+                                "callHour",
+                                b.call().toLocalTime().toString(),
+                                "crew[0].name",
+                                "Ines",
+                                "crew[0].skill",
+                                "LEAD")
+                        .get("change"))
+                .asString()
+                .contains("is known: size, brows, hair and reactions are theirs now");
+        Job now = jobs.get(founder.id());
+        assertThat(now.performer().id()).isEqualTo(apprentice.performer().id());
+        assertThat(now.brief().performer()).isEqualTo(apprentice.brief().performer());
+        assertThat(performers
+                        .named(founder.performer().name())
+                        .orElseThrow()
+                        .facts()
+                        .reactsTo())
+                .containsExactly("resin-gum");
+    }
+
+    @Test
+    void somebodyKnownKeepsWhatIsKnownAndReactionsAreAdded() {
+        Job job = DemoJobs.like("Sprue", "met twice", jobs);
+        Performer p = job.brief().performer();
+        Performer told = new Performer(p.name(), 150, 40, 50, Set.of("resin-gum"), Brief.Brows.THICK, Brief.Hair.LONG);
+        Job other = jobs.add(new Job("met twice, again", "", "", job.brief().on(told)));
+        assertThat(other.performer().id()).isEqualTo(job.performer().id());
+        assertThat(other.brief().performer().heightCm()).isEqualTo(p.heightCm());
+        assertThat(other.brief().performer().reactsTo()).containsExactly("resin-gum");
+    }
+
+    /** Name, reactions and what was said of skin are nowhere in the whole database any more; the book still opens. */
+    @Test
+    void somebodyWhoIsForgottenIsNowhereAndTheirRunsStay() throws Exception {
+        Job job = DemoJobs.like("Sprue", "to be forgotten", jobs);
+        String name = "Quill Marrowby";
+        performers.change(job.performer().id(), p -> {
+            p.callThem(name);
+            p.alsoReactsTo(Set.of("zinc-unheard-of"));
+            p.see(new SkinSeenRow(
+                    "nose", LocalDateTime.of(2026, 1, 5, 9, 0), Skin.RED, "", "welts-unheard-of", "pell"));
+        });
+        job = jobs.get(job.id());
+        lead.post("/jobs/" + job.id() + "/strike/begin");
+        Plan plan = runs.planAt(job, job.brief().call().minusHours(3));
+        String step = plan.schedule().placed().get(0).task();
+        LocalDateTime at = plan.chairIn();
+        runs.storeFinished(
+                job,
+                plan,
+                List.of(
+                        new RunEvent("s", at, "Pell", Type.START, step, 0, 0, ""),
+                        new RunEvent("f", at.plusMinutes(4), "Pell", Type.FINISH, step, 0, 0, ""),
+                        new RunEvent("r", at.plusMinutes(5), "Pell", Type.REACTION, "", 0, 0, "hives-unheard-of"),
+                        new RunEvent("e", at.plusMinutes(9), "", Type.END, "", 0, 0, "")),
+                "ines",
+                0);
+        assertThat(everything()).contains(name, "zinc-unheard-of", "welts-unheard-of", "hives-unheard-of");
+        String book = "/jobs/" + job.id() + "/book";
+        assertThat(lead.get(book)).contains("hives-unheard-of");
+        String person = "/people/" + job.performer().id();
+        // somebody else sits for the job by now; what is kept of the run is still about the first
+        Brief now = job.brief();
+        Performer other = new Performer("Vesper Lind", 170, 60, 55, Set.of(), Brief.Brows.FINE, Brief.Hair.SHORT);
+        jobs.change(job.id(), j -> j.describe(j.title(), "", "", now.on(other)));
+        lead.post(person + "/forget-health");
+        assertThat(everything())
+                .contains(name)
+                .doesNotContain("zinc-unheard-of", "welts-unheard-of", "hives-unheard-of");
+        lead.post(person + "/forget");
+        assertThat(everything()).doesNotContain("Quill");
+        assertThat(lead.get(book)).contains("took").doesNotContain("Quill");
+        assertThat(lead.get("/people")).doesNotContain("Quill").contains("Vesper Lind");
+    }
+
+    private String everything() {
+        return String.join("\n", database.queryForList("SCRIPT", String.class));
+    }
+
+    @Test
+    void somebodyWhoSitsForNoJobIsRemovedAndNobodyIsForgottenWhileTheySit() throws Exception {
+        Job job = ofInesOnly("sits now");
+        runs.begin(job.id(), "ines");
+        String person = "/people/" + job.performer().id();
+        lead.post(person + "/forget-health");
+        assertThat(jobs.get(job.id()).performer().name()).isEqualTo("On sits now");
+        Job gone = ofInesOnly("goes");
+        long id = gone.performer().id();
+        lead.post("/jobs/" + gone.id() + "/remove");
+        assertThat(lead.get("/people")).contains("On goes");
+        lead.post("/people/" + id + "/forget");
+        assertThat(lead.get("/people")).doesNotContain("On goes");
+        // the job is only set aside: whoever sat for it is nobody any more
+        assertThat(mvc.get().uri("/people/" + id).with(user("ines").roles("LEAD")))
+                .bodyText()
+                .contains("Performer " + id)
+                .doesNotContain("On goes");
+    }
+
+    @Test
+    void twoNeverShareAName() throws Exception {
+        Job one = ofInesOnly("named one");
+        Job two = ofInesOnly("named two");
+        assertThat(lead.post("/people/" + one.performer().id() + "/name", "name", "on NAMED two")
+                        .get("change"))
+                .asString()
+                .contains("Somebody else is called");
+        assertThat(lead.post("/people/" + two.performer().id() + "/name", "name", " ")
+                        .get("change"))
+                .asString()
+                .contains("1 to 80 letters");
+        lead.post("/people/" + one.performer().id() + "/name", "name", "Rook Aldery");
+        assertThat(lead.get("/jobs/" + one.id() + "/brief")).contains("Rook Aldery");
+        assertThat(mvc.post()
+                        .uri("/people/accounts")
+                        .param("name", "pell2")
+                        .param("displayName", "pell okonra")
+                        .param("password", "long enough")
+                        .param("role", "HANDS")
+                        .with(csrf())
+                        .with(user("ines").roles("LEAD")))
+                .bodyText()
+                .contains("Somebody is already called pell okonra");
+    }
+
+    /** What a job's file says of health is left at home unless it is asked for. */
+    @Test
+    void aFileSaysNothingOfHealthUnlessAsked() throws Exception {
+        Job job = DemoJobs.like("Orrin Vask", "sent away", jobs);
+        assertThat(lead.get("/jobs/" + job.id() + "/export.json")).doesNotContain("resin-gum");
+        assertThat(lead.get("/jobs/" + job.id() + "/health.json")).contains("resin-gum");
+    }
+
+    /** "Ines" of one brief and "Ines Dorval" of another are one person, with one pace and all jobs. */
+    @Test
+    void whoIsCalledByFirstNameIsOneWithTheirFullName() throws Exception {
+        Job job = ofInesOnly("named in full");
+        Brief b = job.brief();
+        jobs.change(
+                job.id(),
+                j -> j.describe(
+                        j.title(),
+                        "",
+                        "",
+                        b.with(b.crew().stream()
+                                .map(h -> new Brief.Hands("Ines Dorval", h.skill(), h.from(), h.until()))
+                                .toList())));
+        String page = lead.get("/people");
+        assertThat(page.split("Ines Dorval</", -1))
+                .as("once among hands, once among accounts")
+                .hasSize(3);
+        assertThat(page).containsPattern("(?s)Ines Dorval.*?from \\d+ runs?").doesNotContain("19:00 to 19:00");
+    }
+
+    /** A new name changes nothing about what is forgotten: it is kept of the person. */
+    @Test
+    void forgettingReachesRunsHeldUnderAnotherName() throws Exception {
+        Job job = DemoJobs.like("Sprue", "renamed since", jobs);
+        performers.change(job.performer().id(), p -> p.alsoReactsTo(Set.of("nickel-of-old")));
+        job = jobs.get(job.id());
+        Plan plan = runs.planAt(job, job.brief().call().minusHours(3));
+        runs.storeFinished(
+                job,
+                plan,
+                List.of(new RunEvent("e", plan.chairIn().plusMinutes(9), "", Type.END, "", 0, 0, "")),
+                "ines",
+                0);
+        String person = "/people/" + job.performer().id();
+        lead.post(person + "/name", "name", "Called Otherwise");
+        assertThat(everything()).contains("nickel-of-old");
+        lead.post(person + "/forget-health");
+        assertThat(everything()).doesNotContain("nickel-of-old");
+    }
+
+    /** Who joined a run may see it until they leave it. */
+    @Test
+    void handsThatLeaveARunNoLongerSeeIt() throws Exception {
+        Job job = ofInesOnly("joined and left");
+        runs.begin(job.id(), "ines");
+        String chair = "/jobs/" + job.id() + "/chair";
+        for (Type type : List.of(Type.JOIN, Type.LEAVE)) {
+            LocalDateTime at = runs.now(runs.open(job.id()).orElseThrow());
+            runs.report(
+                    job.id(),
+                    new RunEvent("pell-" + type, at, "Pell", type, "", 0, 0, type == Type.JOIN ? "ASSISTANT" : ""),
+                    "ines");
+            assertThat(mvc.get().uri(chair).with(user("pell").roles("HANDS"))).hasStatus(type == Type.JOIN ? 200 : 403);
+        }
+    }
+}
