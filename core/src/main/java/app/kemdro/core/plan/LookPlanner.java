@@ -242,11 +242,10 @@ public final class LookPlanner {
     /** That there is no order at all is said only after a harder look. */
     private Planning asWishedOrLookedForHarder(Look look, Brief brief, Optional<Schedule> before) {
         Draft draft = draft(look, brief);
-        if (!draft.problems().isEmpty()) {
-            return new Planning.Refused(draft.problems());
-        }
         Planning quick = schedule(draft, before);
-        return quick instanceof Planning.Refused ? harder().schedule(draft, before) : quick;
+        return quick instanceof Planning.Refused && draft.problems().isEmpty()
+                ? harder().schedule(draft, before)
+                : quick;
     }
 
     private LookPlanner harder() {
@@ -254,8 +253,7 @@ public final class LookPlanner {
     }
 
     private Planning asWished(Look look, Brief brief, Optional<Schedule> before) {
-        Draft draft = draft(look, brief);
-        return draft.problems().isEmpty() ? schedule(draft, before) : new Planning.Refused(draft.problems());
+        return schedule(draft(look, brief), before);
     }
 
     /**
@@ -340,9 +338,7 @@ public final class LookPlanner {
 
     private Planning keepingWhole(Look look, Brief brief, Schedule before, String provenOf) {
         Draft draft = draft(look, brief);
-        Planning anew = draft.problems().isEmpty()
-                ? schedule(draft, Optional.of(before))
-                : new Planning.Refused(draft.problems());
+        Planning anew = schedule(draft, Optional.of(before));
         Optional<Plan> kept = keep(draft, before, provenOf);
         if (anew instanceof Planning.Done done) {
             boolean shorter = kept.isPresent()
@@ -468,6 +464,9 @@ public final class LookPlanner {
     }
 
     private Planning schedule(Draft draft, Optional<Schedule> before) {
+        if (!draft.problems().isEmpty()) {
+            return new Planning.Refused(draft.problems());
+        }
         Brief brief = draft.brief();
         TaskNetwork always =
                 network(draft, h -> worker(h, 0, A_DAY), draft.wishes().handsOnly());
@@ -499,7 +498,6 @@ public final class LookPlanner {
                 h -> worker(h, worker(h, chairIn).from(), A_DAY),
                 draft.wishes().pins(chairIn));
         return Optional.of(planner.plan(open, Progress.NOTHING, before))
-                .filter(o -> hoursFit(Optional.of(o), network))
                 .filter(o -> o instanceof Outcome.Planned p
                         && ScheduleCheck.problems(network, p.schedule()).isEmpty());
     }
