@@ -112,15 +112,19 @@ public final class BriefCheck {
         }
     }
 
-    /** A problem when the hours of the crew leave a stretch of the work without its hands. */
-    static Problem tooShort(Brief brief, LocalDateTime neededUntil, String step) {
+    /**
+     * A problem when the hours of the crew leave a stretch of the work without its hands.
+     *
+     * @param proven whether no order can have hands for all of it; else none was found
+     */
+    static Problem tooShort(Brief brief, LocalDateTime neededUntil, String step, boolean proven) {
         LocalDateTime last = brief.crew().stream()
                 .map(Hands::until)
                 .max(LocalDateTime::compareTo)
                 .orElseThrow();
         return Problem.stop(
-                "The crew's hours are too short: \"%s\" finds no free hands that may do it before %tR."
-                        .formatted(step, last),
+                "The crew's hours are too short%s: \"%s\" finds no free hands that may do it before %tR."
+                        .formatted(proven ? "" : ", as far as was found", step, last),
                 "The work would last until about %tR. Let somebody stay longer, begin earlier, or take something out of the look."
                         .formatted(neededUntil));
     }

@@ -20,6 +20,7 @@ import app.kemdro.core.schedule.Schedule;
 import app.kemdro.core.schedule.ScheduleCheck;
 import app.kemdro.core.schedule.Task;
 import app.kemdro.core.schedule.TaskNetwork;
+import app.kemdro.core.schedule.Unbroken;
 import app.kemdro.core.schedule.Worker;
 import java.time.Duration;
 import java.time.LocalDateTime;
@@ -514,7 +515,7 @@ public final class LookPlanner {
                 draft.lags(),
                 workers,
                 draft.brief().room().dryers(),
-                rule(draft.brief().breaks()).around(tasks, workers),
+                rule(draft.brief().breaks()).around(tasks, draft.lags(), workers),
                 pins);
     }
 
@@ -593,22 +594,31 @@ public final class LookPlanner {
                 List.of());
     }
 
-    /** Steps that take longer than anybody wants to work without a break. */
+    /** Work in one go that takes longer than anybody wants to work without a break, each piece at the step that ends it. */
     private static List<Problem> worksThrough(Draft draft, TaskNetwork network) {
-        int every = rule(draft.brief().breaks()).every();
-        return network.breaks().every() == every
-                ? List.of()
-                : draft.steps().stream()
-                        .filter(e -> e.task().work() > every)
-                        .map(e -> Problem.note(
-                                "“%s” takes %d min in one go, longer than the %d min after which there should be a break."
-                                        .formatted(
-                                                e.step().titleWithPlace(),
-                                                e.task().work() / 60,
-                                                every / 60),
-                                "Breaks fall before and after it. Divide it over several entries, or rest in the middle of it.",
-                                e.step().zones()))
-                        .toList();
+        BreakRule wished = rule(draft.brief().breaks());
+        if (network.breaks().every() == wished.every()) {
+            return List.of();
+        }
+        Map<String, Integer> inOneGo =
+                Unbroken.seconds(network.tasks(), network.lags(), network.workers(), wished.length());
+        return draft.steps().stream()
+                .filter(e -> inOneGo.get(e.task().id()) > wished.every())
+                .map(e -> worksThrough(e, inOneGo.get(e.task().id()), wished.every()))
+                .toList();
+    }
+
+    private static Problem worksThrough(Expanded step, int seconds, int every) {
+        boolean alone = step.task().work() > every;
+        return Problem.note(
+                "“%s” %s %d min in one go, longer than the %d min after which there should be a break."
+                        .formatted(
+                                step.step().titleWithPlace(),
+                                alone ? "takes" : "and what leaves no time before it take",
+                                seconds / 60,
+                                every / 60),
+                "Breaks fall before and after it. Divide it over several entries, or rest in the middle of it.",
+                step.step().zones());
     }
 
     /** Steps whose film closes before all of it is laid. */
@@ -664,7 +674,7 @@ public final class LookPlanner {
         LocalDateTime until = planner.plan(always) instanceof Outcome.Planned p
                 ? chairIn.plusSeconds(p.schedule().ready())
                 : brief.call();
-        return BriefCheck.tooShort(brief, until, title(task, steps));
+        return BriefCheck.tooShort(brief, until, title(task, steps), network.isShortOfHands());
     }
 
     private static String title(String task, List<PlannedStep> steps) {

@@ -25,18 +25,14 @@ public record BreakRule(int every, int length, int meal) {
     }
 
     /**
-     * The same as far as it can be kept: a piece of work that nobody puts down is worked through, however long it takes the slowest
-     * hands, and breaks fall before and after it.
+     * The same as far as it can be kept: work that nobody puts down is worked through, however long it takes the slowest hands, and
+     * breaks fall before and after it.
      */
-    public BreakRule around(List<Task> tasks, List<Worker> workers) {
-        int longest = 0;
-        for (Task task : tasks) {
-            Task.Mode alone = task.modes().get(0);
-            int work =
-                    workers.stream().mapToInt(w -> w.seconds(task, alone)).max().orElse(task.work());
-            int tool = task.modes().stream().mapToInt(Task.Mode::tool).max().orElse(0);
-            longest = Math.max(longest, Math.max(work, task.work()) + tool);
-        }
+    public BreakRule around(List<Task> tasks, List<Lag> lags, List<Worker> workers) {
+        int longest = Unbroken.seconds(tasks, lags, workers, length).values().stream()
+                .mapToInt(Integer::intValue)
+                .max()
+                .orElse(0);
         return longest <= every ? this : new BreakRule(longest, length, meal);
     }
 

@@ -105,6 +105,30 @@ public record TaskNetwork(
         return task.work() * (mode.helped() ? mode.together() : 1) * pace(hands);
     }
 
+    /** Whether there is more work than there are hours of those who may do it, whoever does what: then no order of it is found. */
+    public boolean isShortOfHands() {
+        long work = 0;
+        long leads = 0;
+        for (Task task : tasks) {
+            // with help it takes each of two at least half of what it takes one alone
+            int least = workers.stream()
+                    .filter(w -> w.can(task))
+                    .mapToInt(w -> w.seconds(task, task.modes().get(0)))
+                    .min()
+                    .orElse(0);
+            work += task.needs() == Task.Needs.NOBODY ? 0 : least;
+            leads += task.needs() == Task.Needs.LEAD ? least : 0;
+        }
+        return work > hours(workers)
+                || leads > hours(workers.stream().filter(Worker::lead).toList());
+    }
+
+    private static long hours(List<Worker> hands) {
+        return hands.stream()
+                .mapToLong(w -> Math.max(0, w.until() - Math.max(0, w.from())))
+                .sum();
+    }
+
     /** The same for what is left: what has begun waits for nothing that has not. */
     TaskNetwork from(Progress progress) {
         if (progress.past().isEmpty()) {

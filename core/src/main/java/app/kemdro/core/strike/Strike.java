@@ -369,7 +369,7 @@ public final class Strike {
         List<Worker> hands = brief.crew().stream()
                 .map(h -> new Worker(h.name(), true, h.pace(), 0, FAR))
                 .toList();
-        TaskNetwork network = new TaskNetwork(tasks, lags, hands, 0, BreakRule.USUAL.around(tasks, hands));
+        TaskNetwork network = new TaskNetwork(tasks, lags, hands, 0, BreakRule.USUAL.around(tasks, lags, hands));
         Outcome outcome = planner.plan(network);
         if (!(outcome instanceof Outcome.Planned)) {
             network = network.loosest();

@@ -22,7 +22,9 @@ import app.kemdro.core.schedule.Lag;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.schedule.ScheduleCheck;
+import app.kemdro.core.schedule.Task;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -276,7 +278,56 @@ class LookPlannerTest {
                         Set.of(),
                         0,
                         false),
-                "hours are too short",
+                "hours are too short: ",
+                "Let somebody stay longer");
+    }
+
+    /**
+     * A coat over the whole back takes 40 minutes, and its powder must follow within three: where breaks are wished for every 40
+     * minutes no break falls between, and the morning is not drawn out in search of one.
+     */
+    @Test
+    void aCoatAndItsPowderAreWorkedThroughWhereNoBreakFitsBetween() {
+        Brief usual = brief(lead("Ines"));
+        Brief often = new Brief(
+                CALL,
+                usual.chairIn(),
+                new Brief.Performer("Tomas", 194, 0, 53, Set.of()),
+                usual.crew(),
+                new Room(14, 82, 3),
+                Set.of(),
+                0,
+                false,
+                usual.purpose(),
+                new Brief.Breaks(40, 15, 30),
+                Map.of());
+        Plan plan = planned(look(entry("age-stretch", "lower-back")), often);
+        assertThat(ScheduleCheck.problems(plan.network(), plan.schedule())).isEmpty();
+        int work = plan.network().tasks().stream().mapToInt(Task::work).sum();
+        assertThat(plan.schedule().ready()).isLessThan(2 * work);
+        assertThat(plan.notes())
+                .extracting(Problem::what)
+                .anyMatch(what -> what.matches("“Powder.*” and what leaves no time before it take \\d+ min in one go,"
+                        + " longer than the 40 min after which there should be a break\\."));
+    }
+
+    /** There are hours enough, only not when the lead's work comes: that there is no order is not proven, and not claimed. */
+    @Test
+    void thatHoursAreTooShortIsClaimedOnlyWhereTheyCannotBeEnough() {
+        Hands early = new Hands("Ines", Brief.Skill.LEAD, CALL.minusHours(5), CALL.minusMinutes(100));
+        Hands stays = new Hands("Pell", Brief.Skill.ASSISTANT, CALL.minusHours(5), CALL.plusHours(5));
+        assertRefused(
+                Samples.fullCap(),
+                new Brief(
+                        CALL,
+                        Optional.of(CALL.minusMinutes(170)),
+                        brief(early).performer(),
+                        List.of(early, stays),
+                        new Room(22, 45, 1),
+                        Set.of(),
+                        0,
+                        false),
+                "hours are too short, as far as was found",
                 "Let somebody stay longer");
     }
 
