@@ -14,8 +14,8 @@ import app.kemdro.core.plan.Planning;
 import app.kemdro.core.plan.Samples;
 import app.kemdro.core.run.Chair;
 import app.kemdro.core.run.RunEvent;
-import app.kemdro.core.run.RunEvent.Type;
 import app.kemdro.core.run.RunState;
+import app.kemdro.core.run.Stamp;
 import app.kemdro.core.schedule.Confidence;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Planner;
@@ -81,9 +81,9 @@ public final class PlanningBench {
         List<RunEvent> events = new ArrayList<>();
         for (Placed p : plan.schedule().placed().subList(0, steps)) {
             String hands = p.worker() == null ? "" : p.worker();
-            events.add(
-                    new RunEvent("s" + p.task(), plan.clock(p.start()), hands, Type.START, p.task(), 0, p.mode(), ""));
-            events.add(new RunEvent("f" + p.task(), plan.clock(p.end()), hands, Type.FINISH, p.task(), 0, 0, ""));
+            events.add(new RunEvent.Start(
+                    new Stamp("s" + p.task(), plan.clock(p.start()), hands), p.task(), p.mode(), false));
+            events.add(new RunEvent.Finish(new Stamp("f" + p.task(), plan.clock(p.end()), hands), p.task()));
         }
         return events;
     }

@@ -1,99 +1,319 @@
 package app.kemdro.core.run;
 
+import app.kemdro.core.look.Brief;
+import app.kemdro.core.look.Brief.Skill;
+import app.kemdro.core.run.RunState.Pause.Why;
+import app.kemdro.core.run.StepState.Status;
 import java.time.LocalDateTime;
+import java.util.List;
 
 /**
- * Something that happened in the chair. Events are only ever added; what is now is their fold.
- *
- * @param id made by the device that reports it, so that one reported twice counts once
- * @param at when it happened
- * @param hands whose hands report it, or empty
- * @param step the step it is about, or empty
- * @param seconds minutes added to a step, as seconds
- * @param mode the way to settle that the step was begun with (see the network's modes)
- * @param text a reason, a note, or for {@link Type#UNDO} the id of the event taken back
- * @param device what reported it, empty where that does not matter
+ * Something that happened in the chair, or while it came off. Events are only ever added; what is now is their fold. Each kind has
+ * its own fields, says what it does to the fold, and, where look or brief change with it, what it makes of them.
  */
-public record RunEvent(
-        String id,
-        LocalDateTime at,
-        String hands,
-        Type type,
-        String step,
-        int seconds,
-        int mode,
-        String text,
-        String device) {
+public sealed interface RunEvent {
+    /** Which it is, when, whose hands, what reported it. */
+    Stamp stamp();
 
-    /** From a device that does not matter. */
-    public RunEvent(
-            String id, LocalDateTime at, String hands, Type type, String step, int seconds, int mode, String text) {
-        this(id, at, hands, type, step, seconds, mode, text, "");
+    /** What becomes of the run. */
+    void happen(RunFold run);
+
+    default String id() {
+        return stamp().id();
     }
 
-    public RunEvent {
-        device = device == null ? "" : device;
+    default LocalDateTime at() {
+        return stamp().at();
     }
 
-    /** Stands between the id of a press and the hands for which it let a step begin by itself. */
-    private static final char FOLLOWS = '+';
-
-    /** The step that these hands begin by themselves because of this press. */
-    public RunEvent andStart(String otherHands, String nextStep, int nextMode) {
-        return new RunEvent(id + FOLLOWS + otherHands, at, otherHands, Type.START, nextStep, 0, nextMode, "", device);
+    default String hands() {
+        return stamp().hands();
     }
 
-    /** The id of the press this event came from; its own where it is a press. */
-    public String root() {
-        int at = id.indexOf(FOLLOWS);
-        return at < 0 ? id : id.substring(0, at);
+    default String device() {
+        return stamp().device();
     }
 
-    /** What can happen. */
-    public enum Type {
-        /** The performer sits down. */
-        BEGIN,
-        START,
-        FINISH,
-        /** The artist looked: the film is clear. */
-        CLEAR,
-        /** The artist looked: the film needs longer. */
-        NOT_YET,
-        SKIP,
-        ADD,
-        BREAK,
-        BACK,
-        NOTE,
-        UNDO,
-        /** The dryer is turned on the film of a step, or taken away again. */
-        DRYER,
-        /** A step that was done is done once more. */
-        REDO,
-        /** Something went wrong at a step; the text is the repair's id. */
-        TROUBLE,
-        /** An entry of the look, none of whose steps has begun, is done by another school; the text is its technique. */
-        SCHOOL,
-        /** An entry gets so many coats, given as seconds, and no more. */
-        COATS,
-        /** An entry, none of whose steps has begun, is left out. */
-        DROP,
-        /** Hands join; the text is their skill. */
-        JOIN,
-        /** Hands leave; what they are at is put down. */
-        LEAVE,
-        /** The room changes; the text is temperature, humidity and dryers. */
-        ROOM,
-        /** The performer is away, for so many seconds as far as is known; ends as a break does. */
-        AWAY,
-        /** Skin reacts: the text says where and how. Nothing more is laid until somebody has looked. */
-        REACTION,
-        /** An amount was used; the text says of what and how much. */
-        USED,
-        /** A device takes over the presses for these hands; the text is the device. */
-        DRIVE,
-        /** A picture was taken; the text is its id. */
-        PICTURE,
-        /** The performer leaves the chair. */
-        END
+    /** It is about a step. */
+    sealed interface AtStep extends RunEvent {
+        String step();
+    }
+
+    /** It is about an entry of the look. */
+    sealed interface OfEntry extends Reshaping {
+        String entry();
+    }
+
+    /** It says something in free words. */
+    sealed interface InWords extends RunEvent {
+        String text();
+    }
+
+    /** After it, what is carried out is another plan. */
+    sealed interface Reshaping extends RunEvent {
+        /** What look, brief and extra work become. */
+        Changes change(Changes now, RunState state);
+
+        @Override
+        default void happen(RunFold run) {}
+    }
+
+    /** Only the device that drives the hands may report it; the first to report one drives them. */
+    sealed interface Driven extends RunEvent {}
+
+    /** It is not taken back with the key that takes back the last press. */
+    sealed interface Lasting extends RunEvent {}
+
+    /** The performer sits down. */
+    record Begin(Stamp stamp) implements Lasting {
+        @Override
+        public void happen(RunFold run) {
+            run.begin(at());
+        }
+    }
+
+    /**
+     * A step is begun.
+     *
+     * @param mode the way to settle that it is begun with (see the network's modes)
+     * @param sure that it is meant, though something speaks against it
+     */
+    record Start(Stamp stamp, String step, int mode, boolean sure) implements AtStep, Driven {
+        /** In the first of its ways, where nothing speaks against it. */
+        public Start(Stamp stamp, String step) {
+            this(stamp, step, 0, false);
+        }
+
+        @Override
+        public void happen(RunFold run) {
+            run.step(step, s -> s.begun(this));
+        }
+    }
+
+    /** A step is done. */
+    record Finish(Stamp stamp, String step) implements AtStep, Driven {
+        @Override
+        public void happen(RunFold run) {
+            run.step(step, s -> s.finished(this));
+        }
+    }
+
+    /** The artist looked: the film is clear; or, in a strike, what was flooded lets go. */
+    record Clear(Stamp stamp, String step) implements AtStep {
+        @Override
+        public void happen(RunFold run) {
+            run.step(step, s -> s.clear(at()));
+        }
+    }
+
+    /**
+     * The artist looked: the film needs longer.
+     *
+     * @param seconds after which to look again, seconds; counted as a minute where less is said
+     */
+    record NotYet(Stamp stamp, String step, int seconds) implements AtStep {
+        @Override
+        public void happen(RunFold run) {
+            run.step(step, s -> s.notYet(at(), seconds));
+        }
+    }
+
+    /** A step is left out. */
+    record Skip(Stamp stamp, String step, String text) implements AtStep, Driven, InWords {
+        @Override
+        public void happen(RunFold run) {
+            run.step(step, s -> s.skipped(this));
+        }
+    }
+
+    /** A step that is under way gets so many more seconds. */
+    record Add(Stamp stamp, String step, int seconds) implements AtStep, Driven {
+        @Override
+        public void happen(RunFold run) {
+            run.step(step, s -> s.longer(seconds));
+        }
+    }
+
+    /** A break begins; it is as long as that break of the day is. */
+    record Break(Stamp stamp) implements RunEvent {
+        @Override
+        public void happen(RunFold run) {
+            run.pause(at(), Why.BREAK, 0);
+        }
+    }
+
+    /** The break, or whatever else held the work up, is over. */
+    record Back(Stamp stamp) implements RunEvent {
+        @Override
+        public void happen(RunFold run) {
+            run.back(at());
+        }
+    }
+
+    /** A note for the book. */
+    record Note(Stamp stamp, String text) implements Lasting, InWords {
+        @Override
+        public void happen(RunFold run) {
+            run.note(this);
+        }
+    }
+
+    /**
+     * A press, and whatever began by itself because of it, is taken back.
+     *
+     * @param event the id of the press
+     */
+    record Undo(Stamp stamp, String event) implements Driven {
+        @Override
+        public void happen(RunFold run) {}
+    }
+
+    /** The dryer is turned on the film of a step, or taken away again. */
+    record Dryer(Stamp stamp, String step) implements AtStep {
+        @Override
+        public void happen(RunFold run) {
+            run.step(step, s -> s.dryer(at()));
+        }
+    }
+
+    /** A step that was done is done once more. */
+    record Redo(Stamp stamp, String step) implements AtStep, Reshaping {
+        @Override
+        public Changes change(Changes now, RunState state) {
+            return now.putRight(this, "", List.of(), state);
+        }
+    }
+
+    /**
+     * Something went wrong at a step.
+     *
+     * @param repair the id of how such a thing is put right
+     * @param zones where, all of the step's zones where none is said
+     */
+    record Trouble(Stamp stamp, String step, String repair, List<String> zones) implements AtStep, Reshaping {
+        public Trouble {
+            zones = zones == null ? List.of() : List.copyOf(zones);
+        }
+
+        @Override
+        public void happen(RunFold run) {
+            run.note(this);
+        }
+
+        @Override
+        public Changes change(Changes now, RunState state) {
+            return now.putRight(this, repair, zones, state);
+        }
+    }
+
+    /** An entry of the look, none of whose steps has begun, is done by another school. */
+    record School(Stamp stamp, String entry, String technique) implements OfEntry {
+        @Override
+        public Changes change(Changes now, RunState state) {
+            return now.with(now.look().changing(entry, e -> e.by(technique)));
+        }
+    }
+
+    /** An entry gets so many coats and no more. */
+    record Coats(Stamp stamp, String entry, int coats) implements OfEntry {
+        @Override
+        public Changes change(Changes now, RunState state) {
+            return now.with(now.look().changing(entry, e -> e.coated(coats)));
+        }
+    }
+
+    /** An entry, none of whose steps has begun, is left out. */
+    record Drop(Stamp stamp, String entry, String reason) implements OfEntry {
+        @Override
+        public Changes change(Changes now, RunState state) {
+            return now.with(now.look().without(entry));
+        }
+    }
+
+    /** Hands join, as good as this. */
+    record Join(Stamp stamp, Skill skill) implements Reshaping {
+        @Override
+        public Changes change(Changes now, RunState state) {
+            return now.joined(hands(), skill, at());
+        }
+    }
+
+    /** Hands leave; what they are at is put down. */
+    record Leave(Stamp stamp) implements Reshaping {
+        @Override
+        public void happen(RunFold run) {
+            run.putDown(s -> s.hands().equals(hands()));
+        }
+
+        @Override
+        public Changes change(Changes now, RunState state) {
+            return now.left(hands());
+        }
+    }
+
+    /** The room is another now. */
+    record Room(Stamp stamp, Brief.Room room) implements Reshaping, Lasting {
+        @Override
+        public Changes change(Changes now, RunState state) {
+            return new Changes(now.look(), now.brief().in(room), now.extras());
+        }
+    }
+
+    /** The performer is away, for so many seconds as far as is known; ends as a break does. */
+    record Away(Stamp stamp, int seconds) implements RunEvent {
+        @Override
+        public void happen(RunFold run) {
+            run.pause(at(), Why.AWAY, seconds);
+        }
+    }
+
+    /** Skin reacts, where and how as said. Nothing more is laid until somebody has looked. */
+    record Reaction(Stamp stamp, String text) implements InWords {
+        @Override
+        public void happen(RunFold run) {
+            run.putDown(s -> s.status() == Status.RUNNING);
+            run.pause(at(), Why.REACTION, 0);
+            run.note(this);
+        }
+    }
+
+    /** An amount was used, of what and how much as said. */
+    record Used(Stamp stamp, String text) implements InWords {
+        @Override
+        public void happen(RunFold run) {
+            run.note(this);
+        }
+    }
+
+    /**
+     * A device takes over the presses for these hands.
+     *
+     * @param driver the device; empty where nobody drives them from here on
+     */
+    record Drive(Stamp stamp, String driver) implements Lasting {
+        @Override
+        public void happen(RunFold run) {
+            run.drive(hands(), driver);
+        }
+    }
+
+    /**
+     * A picture was taken.
+     *
+     * @param picture its id
+     */
+    record Picture(Stamp stamp, String picture) implements Lasting {
+        @Override
+        public void happen(RunFold run) {
+            run.note(this);
+        }
+    }
+
+    /** The performer leaves the chair. */
+    record End(Stamp stamp) implements RunEvent {
+        @Override
+        public void happen(RunFold run) {
+            run.end(at());
+        }
     }
 }

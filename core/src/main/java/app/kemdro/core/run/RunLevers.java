@@ -8,9 +8,9 @@ import app.kemdro.core.plan.LookPlanner;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.plan.Planning;
-import app.kemdro.core.run.RunEvent.Type;
+import app.kemdro.core.run.RunEvent.OfEntry;
+import app.kemdro.core.run.RunEvent.Reshaping;
 import app.kemdro.core.run.StepState.Status;
-import app.kemdro.core.schedule.Schedule;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -36,12 +36,6 @@ public final class RunLevers {
         this.planner = planner;
     }
 
-    /** Where a run stands: what is carried out now, and the order people have in mind. */
-    public record Standing(Plan plan, Changes changes, RunState state, Schedule schedule) {}
-
-    /** Something to report so that a lever is pulled. */
-    public record Act(Type type, String step, String hands, int seconds, String text) {}
-
     /**
      * A measure that still helps.
      *
@@ -49,7 +43,7 @@ public final class RunLevers {
      * @param euros what it costs more, or saves where it is negative
      * @param acts what is reported when it is pulled
      */
-    public record Lever(String says, int saved, double euros, String risk, List<Act> acts) {}
+    public record Lever(String says, int saved, double euros, String risk, List<Reshaping> acts) {}
 
     /** Measures that help from now on, the most saving first. */
     public List<Lever> of(Standing now, LocalDateTime at) {
@@ -57,7 +51,7 @@ public final class RunLevers {
         List<Lever> found = new ArrayList<>();
         for (Measure measure :
                 levers.measures(now.changes().look(), now.changes().brief())) {
-            weigh(measure, acts(measure, now.changes()), now, at, ready).ifPresent(found::add);
+            weigh(measure, acts(measure, now.changes(), at), now, at, ready).ifPresent(found::add);
         }
         found.sort(Comparator.comparingInt(Lever::saved).reversed());
         return List.copyOf(found);
@@ -72,18 +66,14 @@ public final class RunLevers {
             for (int b = a + 1; b < best.size(); b++) {
                 Lever one = best.get(a);
                 Lever other = best.get(b);
-                List<Act> acts = new ArrayList<>(one.acts());
+                List<Reshaping> acts = new ArrayList<>(one.acts());
                 acts.addAll(other.acts());
                 boolean apart =
-                        acts.stream().map(x -> x.type() + x.step()).distinct().count() == acts.size()
-                                && one.acts().stream()
-                                        .noneMatch(x -> !x.step().isEmpty()
-                                                && other.acts().stream()
-                                                        .anyMatch(y -> y.step().equals(x.step())));
+                        one.acts().stream().noneMatch(x -> other.acts().stream().anyMatch(y -> samePlace(x, y)));
                 if (!apart) {
                     continue;
                 }
-                Changes changes = after(now.changes(), acts, at);
+                Changes changes = after(now.changes(), acts);
                 Measure both = Measure.both(
                         one.says(), one.risk(), other.says(), other.risk(), changes.look(), changes.brief());
                 weigh(both, acts, now, at, ready)
@@ -100,7 +90,7 @@ public final class RunLevers {
      * @return empty where it brings less than a minute
      */
     public Optional<Lever> confirmed(Lever lever, Standing now, LocalDateTime at, LookPlanner better) {
-        Changes then = after(now.changes(), lever.acts(), at);
+        Changes then = after(now.changes(), lever.acts());
         Planning planning = better.underWay(
                 then.look(), then.brief(), now.plan().chairIn(), now.changes().extras(), now.schedule());
         if (!(planning instanceof Planning.Done done)) {
@@ -117,7 +107,7 @@ public final class RunLevers {
                 : Optional.empty();
     }
 
-    private Optional<Lever> weigh(Measure measure, List<Act> acts, Standing now, LocalDateTime at, int ready) {
+    private Optional<Lever> weigh(Measure measure, List<Reshaping> acts, Standing now, LocalDateTime at, int ready) {
         Planning planning = planner.underWay(
                 measure.look(),
                 measure.brief(),
@@ -128,8 +118,8 @@ public final class RunLevers {
             return Optional.empty();
         }
         boolean replaced = acts.stream()
-                .filter(a -> a.type() == Type.SCHOOL || a.type() == Type.DROP)
-                .anyMatch(a -> hasBegun(now.plan(), now.state(), a.step()));
+                .filter(a -> a instanceof RunEvent.School || a instanceof RunEvent.Drop)
+                .anyMatch(a -> hasBegun(now.plan(), now.state(), ((OfEntry) a).entry()));
         // no minutes are worth another boundary that does not hold
         if (replaced || done.plan().troubles() > now.plan().troubles()) {
             return Optional.empty();
@@ -184,36 +174,43 @@ public final class RunLevers {
         return again.trouble().isEmpty() ? again.schedule().ready() : Integer.MAX_VALUE / 4;
     }
 
-    private static Changes after(Changes changes, List<Act> acts, LocalDateTime at) {
-        List<RunEvent> events = new ArrayList<>();
-        for (Act act : acts) {
-            events.add(new RunEvent(
-                    "act-" + events.size(), at, act.hands(), act.type(), act.step(), act.seconds(), 0, act.text()));
+    private static Changes after(Changes changes, List<Reshaping> acts) {
+        RunState nothing = RunState.of(List.of());
+        Changes next = changes;
+        for (Reshaping act : acts) {
+            next = act.change(next, nothing);
         }
-        Changes next = Changes.of(changes.look(), changes.brief(), RunState.of(events));
-        return new Changes(next.look(), next.brief(), changes.extras());
+        return next;
+    }
+
+    /** Whether both change the same thing: the same entry, or the hands, or the room. */
+    private static boolean samePlace(Reshaping one, Reshaping other) {
+        return one instanceof OfEntry a && other instanceof OfEntry b
+                ? a.entry().equals(b.entry())
+                : one.getClass().equals(other.getClass());
     }
 
     /** What must be reported so that look and brief become those of the measure. */
-    private static List<Act> acts(Measure measure, Changes now) {
-        List<Act> acts = new ArrayList<>();
+    private static List<Reshaping> acts(Measure measure, Changes now, LocalDateTime at) {
+        Stamp stamp = new Stamp("", at, "");
+        List<Reshaping> acts = new ArrayList<>();
         for (LookEntry entry : now.look().entries()) {
             Optional<LookEntry> then = measure.look().entry(entry.id());
             if (then.isEmpty()) {
-                acts.add(new Act(Type.DROP, entry.id(), "", 0, measure.says()));
+                acts.add(new RunEvent.Drop(stamp, entry.id(), measure.says()));
             } else if (!then.get().techniqueId().equals(entry.techniqueId())) {
-                acts.add(new Act(Type.SCHOOL, entry.id(), "", 0, then.get().techniqueId()));
+                acts.add(new RunEvent.School(stamp, entry.id(), then.get().techniqueId()));
             } else if (then.get().coats() != entry.coats()) {
-                acts.add(new Act(Type.COATS, entry.id(), "", then.get().coats(), ""));
+                acts.add(new RunEvent.Coats(stamp, entry.id(), then.get().coats()));
             }
         }
         for (Hands hands : measure.brief().crew()) {
             if (now.brief().crew().stream().noneMatch(h -> h.name().equals(hands.name()))) {
-                acts.add(new Act(Type.JOIN, "", hands.name(), 0, hands.skill().name()));
+                acts.add(new RunEvent.Join(stamp.of(hands.name()), hands.skill()));
             }
         }
         if (!measure.brief().room().equals(now.brief().room())) {
-            acts.add(new Act(Type.ROOM, "", "", 0, Changes.say(measure.brief().room())));
+            acts.add(new RunEvent.Room(stamp, measure.brief().room()));
         }
         return acts;
     }

@@ -1,13 +1,9 @@
 package app.kemdro.core.run;
 
-import app.kemdro.core.run.RunEvent.Type;
 import app.kemdro.core.run.StepState.Status;
 import java.time.LocalDateTime;
-import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumSet;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -33,77 +29,40 @@ public record RunState(
     /**
      * Time in which nobody works, open while {@code until} is none.
      *
-     * @param why what kind of event began it
+     * @param why what it is for
      * @param expected how long it is expected to last, seconds; 0 for as long as the rule says
      */
-    public record Pause(LocalDateTime from, @Nullable LocalDateTime until, Type why, int expected) {}
-
-    /** What is not taken back with the key that takes back the last press. */
-    private static final Set<Type> LASTING = EnumSet.of(Type.BEGIN, Type.NOTE, Type.PICTURE, Type.DRIVE, Type.ROOM);
-
-    /** Presses that make a device the one that drives these hands, where none does. */
-    private static final Set<Type> DRIVES = EnumSet.of(Type.START, Type.FINISH, Type.SKIP, Type.ADD, Type.UNDO);
+    public record Pause(LocalDateTime from, @Nullable LocalDateTime until, Why why, int expected) {
+        /** What a pause is for. */
+        public enum Why {
+            BREAK,
+            AWAY,
+            REACTION
+        }
+    }
 
     /** Folds events; one id counts once, and what was taken back does not count. */
     public static RunState of(List<RunEvent> all) {
         List<RunEvent> counting = counting(all);
-        Map<String, StepState> steps = new LinkedHashMap<>();
-        List<Pause> pauses = new ArrayList<>();
-        List<RunEvent> notes = new ArrayList<>();
-        Map<String, String> drivers = new LinkedHashMap<>();
-        LocalDateTime began = null;
-        LocalDateTime ended = null;
-        for (RunEvent e : counting) {
-            StepState was = steps.getOrDefault(e.step(), StepState.WAITING);
-            switch (e.type()) {
-                case BEGIN -> began = e.at();
-                case END -> ended = e.at();
-                case START -> steps.put(e.step(), was.begun(e));
-                case FINISH -> steps.put(e.step(), was.finished(e));
-                case SKIP -> steps.put(e.step(), was.skipped(e));
-                case ADD -> steps.put(e.step(), was.longer(e));
-                case CLEAR -> steps.put(e.step(), was.clear(e));
-                case NOT_YET -> steps.put(e.step(), was.notYet(e));
-                case DRYER -> steps.put(e.step(), was.dryer(e));
-                case BREAK, AWAY -> pauses.add(new Pause(e.at(), null, e.type(), e.seconds()));
-                case REACTION -> {
-                    steps.replaceAll((id, s) -> s.status() == Status.RUNNING ? s.putDown() : s);
-                    pauses.add(new Pause(e.at(), null, e.type(), e.seconds()));
-                    notes.add(e);
-                }
-                case LEAVE ->
-                    steps.replaceAll(
-                            (id, s) -> s.status() == Status.RUNNING && s.hands().equals(e.hands()) ? s.putDown() : s);
-                case DRIVE -> drivers.put(e.hands(), e.text());
-                case BACK -> endPause(pauses, e.at());
-                case NOTE, USED, PICTURE, TROUBLE -> notes.add(e);
-                case UNDO, REDO, SCHOOL, COATS, DROP, JOIN, ROOM -> {}
-            }
-            boolean free = drivers.getOrDefault(e.hands(), "").isEmpty();
-            if (free && DRIVES.contains(e.type()) && !e.device().isEmpty()) {
-                drivers.put(e.hands(), e.device());
-            }
-        }
-        return new RunState(steps, pauses, notes, drivers, began, ended, counting);
+        RunFold run = new RunFold();
+        counting.forEach(run::take);
+        return run.state(counting);
     }
 
     private static List<RunEvent> counting(List<RunEvent> all) {
         Set<String> undone = new HashSet<>();
-        all.stream().filter(e -> e.type() == Type.UNDO).forEach(e -> undone.add(e.text()));
+        all.forEach(e -> {
+            if (e instanceof RunEvent.Undo undo) {
+                undone.add(undo.event());
+            }
+        });
         Set<String> seen = new LinkedHashSet<>();
         return all.stream()
-                .filter(e -> e.type() != Type.UNDO && !undone.contains(e.root()) && seen.add(e.id()))
+                .filter(e -> !(e instanceof RunEvent.Undo)
+                        && !undone.contains(e.stamp().root())
+                        && seen.add(e.id()))
                 .sorted(Comparator.comparing(RunEvent::at))
                 .toList();
-    }
-
-    private static void endPause(List<Pause> pauses, LocalDateTime at) {
-        if (!pauses.isEmpty()) {
-            Pause last = pauses.get(pauses.size() - 1);
-            if (last.until() == null) {
-                pauses.set(pauses.size() - 1, new Pause(last.from(), at, last.why(), last.expected()));
-            }
-        }
     }
 
     /** Where this step stands. */
@@ -133,7 +92,7 @@ public record RunState(
     public Optional<RunEvent> lastBy(String hands) {
         for (int k = events.size() - 1; k >= 0; k--) {
             RunEvent e = events.get(k);
-            if (e.hands().equals(hands) && !LASTING.contains(e.type())) {
+            if (e.hands().equals(hands) && !(e instanceof RunEvent.Lasting)) {
                 return Optional.of(e);
             }
         }

@@ -34,17 +34,17 @@ public record StepState(
         SKIPPED
     }
 
-    StepState begun(RunEvent e) {
+    StepState begun(RunEvent.Start e) {
         return new StepState(Status.RUNNING, e.hands(), e.mode(), e.at(), null, 0, "", null, null, 0, null);
     }
 
-    StepState finished(RunEvent e) {
+    StepState finished(RunEvent.Finish e) {
         LocalDateTime start = started == null ? e.at() : started;
         return new StepState(Status.DONE, e.hands(), mode, start, e.at(), addedSeconds, "", null, null, 0, null);
     }
 
     /** The dryer is turned on its film, or taken away. */
-    StepState dryer(RunEvent e) {
+    StepState dryer(LocalDateTime at) {
         boolean on = dryerSince == null;
         return new StepState(
                 status,
@@ -56,8 +56,8 @@ public record StepState(
                 reason,
                 clearedAt,
                 lookAgainAt,
-                dried(e.at()),
-                on ? e.at() : null);
+                dried(at),
+                on ? at : null);
     }
 
     /** Seconds under the dryer until now. */
@@ -73,19 +73,19 @@ public record StepState(
         return WAITING;
     }
 
-    StepState skipped(RunEvent e) {
+    StepState skipped(RunEvent.Skip e) {
         return new StepState(
                 Status.SKIPPED, e.hands(), mode, started, e.at(), addedSeconds, e.text(), null, null, 0, null);
     }
 
-    StepState longer(RunEvent e) {
+    StepState longer(int seconds) {
         return new StepState(
                 status,
                 hands,
                 mode,
                 started,
                 ended,
-                addedSeconds + e.seconds(),
+                addedSeconds + seconds,
                 reason,
                 clearedAt,
                 lookAgainAt,
@@ -93,13 +93,13 @@ public record StepState(
                 dryerSince);
     }
 
-    StepState clear(RunEvent e) {
+    StepState clear(LocalDateTime at) {
         return new StepState(
-                status, hands, mode, started, ended, addedSeconds, reason, e.at(), null, driedSeconds, dryerSince);
+                status, hands, mode, started, ended, addedSeconds, reason, at, null, driedSeconds, dryerSince);
     }
 
-    StepState notYet(RunEvent e) {
-        LocalDateTime from = lookAgainAt != null && lookAgainAt.isAfter(e.at()) ? lookAgainAt : e.at();
+    StepState notYet(LocalDateTime at, int seconds) {
+        LocalDateTime from = lookAgainAt != null && lookAgainAt.isAfter(at) ? lookAgainAt : at;
         return new StepState(
                 status,
                 hands,
@@ -109,7 +109,7 @@ public record StepState(
                 addedSeconds,
                 reason,
                 null,
-                from.plusSeconds(Math.max(60, e.seconds())),
+                from.plusSeconds(Math.max(60, seconds)),
                 driedSeconds,
                 dryerSince);
     }

@@ -11,7 +11,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.plan.Samples;
-import app.kemdro.core.run.RunEvent.Type;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Progress;
 import app.kemdro.core.schedule.Rest;
@@ -26,18 +25,15 @@ class ChairTest {
     private static final Plan BROWS =
             planned(look(entry("brow-powder-each", "brow-left", "brow-right")), brief(lead("Ines")));
 
-    private static RunEvent event(Plan plan, String id, int second, Type type, String step, int seconds) {
+    private static Stamp stamp(Plan plan, String id, int second, String step) {
         String hands =
                 step.isEmpty() ? "" : String.valueOf(plan.schedule().of(step).worker());
-        return new RunEvent(
-                id,
-                plan.clock(second),
-                hands,
-                type,
-                step,
-                seconds,
-                step.isEmpty() ? 0 : plan.schedule().of(step).mode(),
-                "");
+        return new Stamp(id, plan.clock(second), hands);
+    }
+
+    private static RunEvent start(Plan plan, String id, int second, String step) {
+        int mode = plan.schedule().of(step).mode();
+        return new RunEvent.Start(stamp(plan, id, second, step), step, mode, false);
     }
 
     private static String coat(Plan plan, int number) {
@@ -52,7 +48,7 @@ class ChairTest {
     private static List<RunEvent> coatOneDone() {
         String coat = coat(BROWS, 1);
         return new ArrayList<>(
-                List.of(event(BROWS, "s", 0, Type.START, coat, 0), event(BROWS, "f", 180, Type.FINISH, coat, 0)));
+                List.of(start(BROWS, "s", 0, coat), new RunEvent.Finish(stamp(BROWS, "f", 180, coat), coat)));
     }
 
     @Test
@@ -70,7 +66,7 @@ class ChairTest {
     void whatIsWorkedOverIsNoLongerAnOpenFilm() {
         List<RunEvent> events = coatOneDone();
         String powder = coat(BROWS, 1).replace("coat", "powder");
-        events.add(event(BROWS, "p", 400, Type.START, powder, 0));
+        events.add(start(BROWS, "p", 400, powder));
         assertThat(new Chair(BROWS, RunState.of(events)).films(BROWS.clock(401)))
                 .isEmpty();
     }
@@ -78,9 +74,9 @@ class ChairTest {
     @Test
     void clearEarlyBringsTheNextStepForwardAndNotYetPutsItOff() {
         List<RunEvent> early = coatOneDone();
-        early.add(event(BROWS, "c", 190, Type.CLEAR, coat(BROWS, 1), 0));
+        early.add(new RunEvent.Clear(stamp(BROWS, "c", 190, coat(BROWS, 1)), coat(BROWS, 1)));
         List<RunEvent> late = coatOneDone();
-        late.add(event(BROWS, "n", 190, Type.NOT_YET, coat(BROWS, 1), 900));
+        late.add(new RunEvent.NotYet(stamp(BROWS, "n", 190, coat(BROWS, 1)), coat(BROWS, 1), 900));
         int ready = again(coatOneDone(), 190).ready();
         assertThat(again(early, 190).ready()).isLessThan(ready);
         assertThat(again(late, 190).of(coat(BROWS, 2)).start())
@@ -98,16 +94,16 @@ class ChairTest {
                 .findFirst()
                 .orElseThrow();
         List<RunEvent> laid = new ArrayList<>(List.of(
-                new RunEvent("s", gluing.clock(0), "Ines", Type.START, glue, 0, 0, ""),
-                new RunEvent("f", gluing.clock(60), "Ines", Type.FINISH, glue, 0, 0, "")));
+                new RunEvent.Start(new Stamp("s", gluing.clock(0), "Ines"), glue),
+                new RunEvent.Finish(new Stamp("f", gluing.clock(60), "Ines"), glue)));
         LocalDateTime still = film(gluing, laid, 61).clear();
-        laid.add(new RunEvent("d", gluing.clock(90), "", Type.DRYER, glue, 0, 0, ""));
+        laid.add(new RunEvent.Dryer(new Stamp("d", gluing.clock(90), ""), glue));
         LocalDateTime blown = film(gluing, laid, 100).clear();
         assertThat(blown).isBefore(still);
         assertThat(film(gluing, laid, 120).clear())
                 .as("the forecast holds while it blows")
                 .isBetween(blown.minusSeconds(2), blown.plusSeconds(2));
-        laid.add(new RunEvent("e", gluing.clock(100), "", Type.DRYER, glue, 0, 0, ""));
+        laid.add(new RunEvent.Dryer(new Stamp("e", gluing.clock(100), ""), glue));
         LocalDateTime away = film(gluing, laid, 120).clear();
         assertThat(away).isAfter(blown).isBefore(still);
     }
@@ -119,9 +115,9 @@ class ChairTest {
     @Test
     void addedMinutesMoveWhatFollows() {
         String coat = coat(BROWS, 1);
-        RunEvent start = event(BROWS, "s", 0, Type.START, coat, 0);
+        RunEvent start = start(BROWS, "s", 0, coat);
         Schedule plain = again(List.of(start), 10);
-        Schedule longer = again(List.of(start, event(BROWS, "a", 10, Type.ADD, coat, 300)), 10);
+        Schedule longer = again(List.of(start, new RunEvent.Add(stamp(BROWS, "a", 10, coat), coat, 300)), 10);
         assertThat(longer.ready() - plain.ready()).isBetween(290, 310);
     }
 
@@ -146,33 +142,22 @@ class ChairTest {
                     .orElseThrow();
             for (Placed p : standing.placed()) {
                 if (state.step(p.task()).status() == StepState.Status.RUNNING && p.end() <= next.start()) {
-                    events.add(new RunEvent(
-                            "f" + p.task(),
-                            plan.clock(p.end()),
-                            String.valueOf(p.worker()),
-                            Type.FINISH,
-                            p.task(),
-                            0,
-                            0,
-                            ""));
+                    events.add(new RunEvent.Finish(
+                            new Stamp("f" + p.task(), plan.clock(p.end()), String.valueOf(p.worker())), p.task()));
                 }
             }
             for (Rest rest : standing.rests()) {
                 if (rest.end() <= next.start() && rest.start() > rested) {
-                    events.add(event(plan, "b" + rest, rest.start(), Type.BREAK, "", 0));
-                    events.add(event(plan, "r" + rest, rest.end(), Type.BACK, "", 0));
+                    events.add(new RunEvent.Break(stamp(plan, "b" + rest, rest.start(), "")));
+                    events.add(new RunEvent.Back(stamp(plan, "r" + rest, rest.end(), "")));
                     rested = rest.start();
                 }
             }
-            events.add(new RunEvent(
-                    "s" + next.task(),
-                    plan.clock(next.start()),
-                    String.valueOf(next.worker()),
-                    Type.START,
+            events.add(new RunEvent.Start(
+                    new Stamp("s" + next.task(), plan.clock(next.start()), String.valueOf(next.worker())),
                     next.task(),
-                    0,
                     next.mode(),
-                    ""));
+                    false));
             RunState now = RunState.of(events);
             Schedule again = new Chair(plan, now)
                     .planAgain(Samples.PLANNER, standing, plan.clock(next.start()))
@@ -201,24 +186,13 @@ class ChairTest {
                     .findFirst()
                     .orElseThrow();
             int length = (int) ((next.end() - next.start()) * 1.2);
-            events.add(new RunEvent(
-                    "s" + k,
-                    plan.clock(next.start()),
-                    String.valueOf(next.worker()),
-                    Type.START,
+            events.add(new RunEvent.Start(
+                    new Stamp("s" + k, plan.clock(next.start()), String.valueOf(next.worker())),
                     next.task(),
-                    0,
                     next.mode(),
-                    ""));
-            events.add(new RunEvent(
-                    "f" + k,
-                    plan.clock(next.start() + length),
-                    String.valueOf(next.worker()),
-                    Type.FINISH,
-                    next.task(),
-                    0,
-                    0,
-                    ""));
+                    false));
+            events.add(new RunEvent.Finish(
+                    new Stamp("f" + k, plan.clock(next.start() + length), String.valueOf(next.worker())), next.task()));
             now = next.start() + length;
             Chair chair = new Chair(plan, RunState.of(events));
             Progress progress = chair.progress(plan.clock(now));

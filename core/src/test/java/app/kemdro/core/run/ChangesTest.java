@@ -8,11 +8,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Room;
+import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.core.method.Repair;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.plan.Samples;
-import app.kemdro.core.run.RunEvent.Type;
 import app.kemdro.core.run.StepState.Status;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Progress;
@@ -54,7 +54,7 @@ class ChangesTest {
         int now = press.end() + 60;
         Mornings m = morning().carriedOutUntil(now);
         int without = ready(m, now);
-        m.report(now, Type.TROUBLE, "Ines", press.task(), 0, "lifted-edge");
+        m.report(now, "Ines", s -> new RunEvent.Trouble(s, press.task(), "lifted-edge", List.of()));
         Schedule rest = m.rest(now);
         Placed stick = rest.of(m.step("extra-").replace("/clear", "/stick"));
         Placed last = rest.of(m.step("extra-").replace("/clear", "/powder"));
@@ -76,10 +76,10 @@ class ChangesTest {
         int now = press.end() + 60;
         Mornings m = morning().carriedOutUntil(now);
         int steps = m.plan().steps().size();
-        m.report(now, Type.TROUBLE, "Ines", press.task(), 0, "lifted-edge");
+        m.report(now, "Ines", s -> new RunEvent.Trouble(s, press.task(), "lifted-edge", List.of()));
         assertThat(m.plan().steps()).hasSizeGreaterThan(steps);
-        String trouble = m.state().lastBy("Ines").orElseThrow().root();
-        m.report(now + 5, Type.UNDO, "Ines", "", 0, trouble);
+        String trouble = m.state().lastBy("Ines").orElseThrow().stamp().root();
+        m.report(now + 5, "Ines", s -> new RunEvent.Undo(s, trouble));
         assertThat(m.plan().steps()).hasSize(steps);
     }
 
@@ -90,7 +90,7 @@ class ChangesTest {
         Placed first = fresh.first().schedule().of(coat);
         int now = first.end() + 1;
         Mornings m = morning().carriedOutUntil(now);
-        m.report(now, Type.REDO, "Ines", coat, 0, "");
+        m.report(now, "Ines", s -> new RunEvent.Redo(s, coat));
         Placed again = m.rest(now).of(coat + "~1");
         assertThat(again.end() - again.start()).isGreaterThan(30);
         List<String> next = m.plan().network().lags().stream()
@@ -108,7 +108,7 @@ class ChangesTest {
         int now = 1800;
         Mornings alone = new Mornings(Samples.bellFounder(), brief(lead("Ines"))).carriedOutUntil(now);
         int before = ready(alone, now);
-        alone.report(now, Type.JOIN, "Marit", "", 0, "ASSISTANT");
+        alone.report(now, "Marit", s -> new RunEvent.Join(s, Skill.ASSISTANT));
         assertThat(ready(alone, now)).isLessThan(before - 300);
         sound(alone, now);
         String marits = alone.rest(now).placed().stream()
@@ -116,8 +116,8 @@ class ChangesTest {
                 .findFirst()
                 .orElseThrow()
                 .task();
-        alone.report(now + 60, Type.START, "Marit", marits, 0, "");
-        alone.report(now + 90, Type.LEAVE, "Marit", "", 0, "");
+        alone.report(now + 60, "Marit", s -> new RunEvent.Start(s, marits));
+        alone.report(now + 90, "Marit", s -> new RunEvent.Leave(s));
         assertThat(alone.state().step(marits).status()).isEqualTo(Status.WAITING);
         assertThat(alone.rest(now + 100).placed()).noneMatch(p -> "Marit".equals(p.worker()));
         sound(alone, now + 100);
@@ -127,7 +127,7 @@ class ChangesTest {
     void whenTheLeadLeavesTheRestIsStillPlannedAndTheNeedIsSaid() {
         int now = 1800;
         Mornings m = morning().carriedOutUntil(now);
-        m.report(now, Type.LEAVE, "Ines", "", 0, "");
+        m.report(now, "Ines", s -> new RunEvent.Leave(s));
         Chair.Again again = m.again(now);
         assertThat(again.trouble()).contains("lead");
         assertThat(again.schedule().placed()).hasSize(m.plan().steps().size());
@@ -138,10 +138,10 @@ class ChangesTest {
         int now = 1800;
         Mornings m = new Mornings(Samples.bellFounder(), brief(lead("Ines"))).carriedOutUntil(now);
         int before = ready(m, now);
-        m.report(now, Type.AWAY, "", "", 900, "");
+        m.report(now, "", s -> new RunEvent.Away(s, 900));
         assertThat(ready(m, now) - before).isBetween(100, 1000);
         assertThat(m.rest(now).placed()).filteredOn(p -> p.start() > now).allMatch(p -> p.start() >= now + 900);
-        m.report(now + 300, Type.BACK, "", "", 0, "");
+        m.report(now + 300, "", s -> new RunEvent.Back(s));
         assertThat(ready(m, now + 300)).isLessThan(before + 400);
     }
 
@@ -152,7 +152,7 @@ class ChangesTest {
         int dry = m.plan().network().tasks().stream()
                 .mapToInt(t -> t.modes().get(0).settled())
                 .sum();
-        m.report(now, Type.ROOM, "", "", 0, Changes.say(new Room(24, 82, 0)));
+        m.report(now, "", s -> new RunEvent.Room(s, new Room(24, 82, 0)));
         int damp = m.plan().network().tasks().stream()
                 .mapToInt(t -> t.modes().get(0).settled())
                 .sum();
@@ -164,9 +164,9 @@ class ChangesTest {
     void entriesNotBegunAreDroppedThinnedOrDoneByAnotherSchool() {
         Mornings m = morning().carriedOutUntil(600);
         int steps = m.plan().steps().size();
-        m.report(600, Type.DROP, "", "spatter-crown-forehead-cheek-left-cheek-right", 0, "no time");
+        m.report(600, "", s -> new RunEvent.Drop(s, "spatter-crown-forehead-cheek-left-cheek-right", "no time"));
         assertThat(m.plan().steps()).hasSizeLessThan(steps);
-        m.report(610, Type.COATS, "", "edge-latex-hairline", 2, "");
+        m.report(610, "", s -> new RunEvent.Coats(s, "edge-latex-hairline", 2));
         assertThat(m.plan().steps())
                 .filteredOn(s -> s.entryId().equals("edge-latex-hairline") && s.coat() == 3)
                 .isEmpty();
@@ -185,7 +185,7 @@ class ChangesTest {
                     .findFirst()
                     .orElseThrow(() -> new AssertionError(repair.id() + " fits nothing"));
             int steps = m.plan().steps().size();
-            m.report(now, Type.TROUBLE, "Ines", step, 0, repair.id());
+            m.report(now, "Ines", s -> new RunEvent.Trouble(s, step, repair.id(), List.of()));
             int more = m.plan().steps().size() - steps;
             assertThat(repair.ways())
                     .as(repair.id())
@@ -204,10 +204,10 @@ class ChangesTest {
                         && TRADE.repair("running-paint").happensTo(s.technique()))
                 .reduce((first, last) -> last)
                 .orElseThrow();
-        m.report(now, Type.TROUBLE, "Ines", painted.id(), 0, "running-paint");
+        m.report(now, "Ines", s -> new RunEvent.Trouble(s, painted.id(), "running-paint", List.of()));
         for (int k = 0; k < 3; k++) {
             RunEvent last = m.state().lastBy("Ines").orElseThrow();
-            m.report(now + 5, Type.UNDO, "Ines", "", 0, last.root());
+            m.report(now + 5, "Ines", s -> new RunEvent.Undo(s, last.stamp().root()));
         }
         assertThat(m.plan().network().cycle()).isEmpty();
         sound(m, now + 10);
@@ -223,7 +223,7 @@ class ChangesTest {
                 .filter(s -> TRADE.repairs().stream().anyMatch(r -> r.happensTo(s.technique())))
                 .forEach(s -> TRADE.repairs().stream()
                         .filter(r -> r.happensTo(s.technique()))
-                        .forEach(r -> m.report(now, Type.TROUBLE, "Ines", s.id(), 0, r.id())));
+                        .forEach(r -> m.report(now, "Ines", x -> new RunEvent.Trouble(x, s.id(), r.id(), List.of()))));
         assertThat(m.plan().network().cycle()).isEmpty();
         sound(m, now + 10);
     }
@@ -231,9 +231,9 @@ class ChangesTest {
     @Test
     void eventsThatCameLateAreFoldedInTheOrderInWhichTheyHappened() {
         Mornings m = morning();
-        m.report(0, Type.START, "Ines", "a", 0, "");
-        m.report(300, Type.START, "Ines", "b", 0, "");
-        m.report(290, Type.FINISH, "Ines", "a", 0, "");
+        m.report(0, "Ines", s -> new RunEvent.Start(s, "a"));
+        m.report(300, "Ines", s -> new RunEvent.Start(s, "b"));
+        m.report(290, "Ines", s -> new RunEvent.Finish(s, "a"));
         assertThat(m.state().step("a").ended()).isEqualTo(m.at(290));
         assertThat(m.state().runningBy("Ines")).contains("b");
         assertThat(m.state().events()).extracting(RunEvent::at).isSorted();

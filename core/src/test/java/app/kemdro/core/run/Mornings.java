@@ -6,12 +6,12 @@ import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.plan.Planning;
 import app.kemdro.core.plan.Samples;
-import app.kemdro.core.run.RunEvent.Type;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Schedule;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 
 /** A run as tests make it: a look is planned, and events are reported one after another. */
 final class Mornings {
@@ -35,12 +35,8 @@ final class Mornings {
     }
 
     /** Reports at this second. */
-    Mornings report(int second, Type type, String hands, String step, int seconds, String text) {
-        return report(second, type, hands, step, seconds, 0, text);
-    }
-
-    private Mornings report(int second, Type type, String hands, String step, int seconds, int mode, String text) {
-        events.add(new RunEvent("event-" + events.size(), at(second), hands, type, step, seconds, mode, text));
+    Mornings report(int second, String hands, Function<Stamp, RunEvent> event) {
+        events.add(event.apply(new Stamp("event-" + events.size(), at(second), hands)));
         return this;
     }
 
@@ -49,10 +45,10 @@ final class Mornings {
         for (Placed p : first.schedule().placed()) {
             String hands = p.worker() == null ? "" : p.worker();
             if (p.start() < second) {
-                report(p.start(), Type.START, hands, p.task(), 0, p.mode(), "");
+                report(p.start(), hands, s -> new RunEvent.Start(s, p.task(), p.mode(), false));
             }
             if (p.end() <= second) {
-                report(p.end(), Type.FINISH, hands, p.task(), 0, "");
+                report(p.end(), hands, s -> new RunEvent.Finish(s, p.task()));
             }
         }
         return this;
@@ -91,7 +87,7 @@ final class Mornings {
                 .orElseThrow();
     }
 
-    RunLevers.Standing standing(int second) {
-        return new RunLevers.Standing(plan(), changes(), state(), rest(second));
+    Standing standing(int second) {
+        return new Standing(plan(), changes(), state(), rest(second));
     }
 }

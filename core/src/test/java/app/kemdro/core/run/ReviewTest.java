@@ -11,7 +11,6 @@ import app.kemdro.core.layer.LayerRules;
 import app.kemdro.core.plan.LookPlanner;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.Samples;
-import app.kemdro.core.run.RunEvent.Type;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Planner;
 import java.util.ArrayList;
@@ -31,10 +30,9 @@ class ReviewTest {
             int start = p.start() + (p.start() >= slow.end() ? more : 0);
             int end = p.end() + (p.end() >= slow.end() ? more : 0);
             String hands = p.worker() == null ? "" : p.worker();
-            events.add(
-                    new RunEvent("s" + events.size(), PLAN.clock(start), hands, Type.START, p.task(), 0, p.mode(), ""));
-            events.add(
-                    new RunEvent("f" + events.size(), PLAN.clock(end), hands, Type.FINISH, p.task(), 0, p.mode(), ""));
+            events.add(new RunEvent.Start(
+                    new Stamp("s" + events.size(), PLAN.clock(start), hands), p.task(), p.mode(), false));
+            events.add(new RunEvent.Finish(new Stamp("f" + events.size(), PLAN.clock(end), hands), p.task()));
         }
         return RunState.of(events);
     }

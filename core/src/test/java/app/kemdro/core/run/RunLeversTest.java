@@ -8,8 +8,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.kemdro.core.plan.Levers;
 import app.kemdro.core.plan.LookPlanner;
 import app.kemdro.core.plan.Samples;
-import app.kemdro.core.run.RunEvent.Type;
-import app.kemdro.core.run.RunLevers.Act;
 import app.kemdro.core.run.RunLevers.Lever;
 import app.kemdro.core.schedule.Planner;
 import java.util.List;
@@ -29,7 +27,7 @@ class RunLeversTest {
         Mornings m = morning();
         List<Lever> levers = LEVERS.of(m.standing(NOW), m.at(NOW));
         assertThat(levers).hasSizeGreaterThan(2);
-        assertThat(levers).anyMatch(l -> l.acts().get(0).type() == Type.JOIN);
+        assertThat(levers).anyMatch(l -> l.acts().get(0) instanceof RunEvent.Join);
         assertThat(levers).extracting(Lever::saved).isSortedAccordingTo((a, b) -> b - a);
         for (Lever lever : levers) {
             Mornings pulled = morning();
@@ -40,8 +38,24 @@ class RunLeversTest {
         }
     }
 
-    private static void pull(Mornings m, List<Act> acts) {
-        acts.forEach(a -> m.report(NOW, a.type(), a.hands(), a.step(), a.seconds(), a.text()));
+    private static void pull(Mornings m, List<RunEvent.Reshaping> acts) {
+        acts.forEach(a -> m.report(NOW, a.hands(), s -> reported(a, s)));
+    }
+
+    /** The same as somebody reports it. */
+    private static RunEvent reported(RunEvent act, Stamp s) {
+        if (act instanceof RunEvent.Drop a) {
+            return new RunEvent.Drop(s, a.entry(), a.reason());
+        }
+        if (act instanceof RunEvent.School a) {
+            return new RunEvent.School(s, a.entry(), a.technique());
+        }
+        if (act instanceof RunEvent.Coats a) {
+            return new RunEvent.Coats(s, a.entry(), a.coats());
+        }
+        return act instanceof RunEvent.Join a
+                ? new RunEvent.Join(s, a.skill())
+                : new RunEvent.Room(s, ((RunEvent.Room) act).room());
     }
 
     @Test

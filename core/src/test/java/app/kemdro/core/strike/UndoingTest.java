@@ -9,8 +9,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.kemdro.core.plan.Samples;
 import app.kemdro.core.run.RunEvent;
-import app.kemdro.core.run.RunEvent.Type;
 import app.kemdro.core.run.RunState;
+import app.kemdro.core.run.Stamp;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.schedule.Schedule;
@@ -18,6 +18,7 @@ import app.kemdro.core.strike.Removal.Step;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 import org.junit.jupiter.api.Test;
 
 class UndoingTest {
@@ -28,8 +29,8 @@ class UndoingTest {
 
     private final List<RunEvent> events = new ArrayList<>();
 
-    private void report(int second, String hands, Type type, String step) {
-        events.add(new RunEvent("e" + events.size(), BEGAN.plusSeconds(second), hands, type, step, 180, 0, ""));
+    private void report(int second, String hands, Function<Stamp, RunEvent> event) {
+        events.add(event.apply(new Stamp("e" + events.size(), BEGAN.plusSeconds(second), hands)));
     }
 
     private Undoing now() {
@@ -59,14 +60,17 @@ class UndoingTest {
             for (String hands : List.of("Ines", "Pell")) {
                 String doing = now().doing(hands).map(Step::id).orElse("");
                 if (!doing.isEmpty() && schedule.of(doing).end() <= second + 30) {
-                    report(second, hands, Type.FINISH, doing);
+                    report(second, hands, s -> new RunEvent.Finish(s, doing));
                     schedule = now().again(PLANNER, schedule, at);
                 }
                 List<Placed> ahead = now().ahead(schedule, hands);
                 if (now().doing(hands).isEmpty()
                         && !ahead.isEmpty()
                         && now().keeps(ahead.get(0).task(), at).isEmpty()) {
-                    report(second, hands, Type.START, ahead.get(0).task());
+                    report(
+                            second,
+                            hands,
+                            s -> new RunEvent.Start(s, ahead.get(0).task()));
                     schedule = now().again(PLANNER, schedule, at);
                 }
             }
@@ -81,25 +85,25 @@ class UndoingTest {
     @Test
     void whatSoaksIsNotLiftedBeforeItsTimeUnlessSomebodyLooked() {
         Step flood = flood();
-        report(0, "Ines", Type.START, flood.id());
-        report(60, "Ines", Type.FINISH, flood.id());
+        report(0, "Ines", s -> new RunEvent.Start(s, flood.id()));
+        report(60, "Ines", s -> new RunEvent.Finish(s, flood.id()));
         LocalDateTime loose = BEGAN.plusSeconds(60 + flood.soakSeconds());
         assertThat(now().looseAt(flood)).isEqualTo(loose);
         assertThat(now().soaking()).containsExactly(flood);
         assertThat(now().keeps(lift(flood), loose.minusSeconds(1))).isPresent();
         assertThat(now().covered())
                 .containsAll(REMOVAL.step(lift(flood)).takes().keySet());
-        report(70, "Ines", Type.CLEAR, flood.id());
+        report(70, "Ines", s -> new RunEvent.Clear(s, flood.id()));
         assertThat(now().looseAt(flood)).isEqualTo(BEGAN.plusSeconds(70));
     }
 
     @Test
     void notYetPutsTheLiftOffAndTheRestIsPlannedRoundIt() {
         Step flood = flood();
-        report(0, "Ines", Type.START, flood.id());
-        report(60, "Ines", Type.FINISH, flood.id());
+        report(0, "Ines", s -> new RunEvent.Start(s, flood.id()));
+        report(60, "Ines", s -> new RunEvent.Finish(s, flood.id()));
         int due = 60 + flood.soakSeconds();
-        report(due, "Ines", Type.NOT_YET, flood.id());
+        report(due, "Ines", s -> new RunEvent.NotYet(s, flood.id(), 180));
         assertThat(now().looseAt(flood)).isEqualTo(BEGAN.plusSeconds(due + 180));
         Schedule schedule = now().again(PLANNER, REMOVAL.schedule(), BEGAN.plusSeconds(due));
         assertThat(schedule.of(lift(flood)).start()).isGreaterThanOrEqualTo(due + 180);

@@ -20,7 +20,8 @@ class LandedTest {
             "V3__order_and_chair.sql", "c0c84dff28bec27c821fac6fd1a55d482e4323e7064e6c53264e91a137175b31",
             "V4__bench_kit_colour_safety.sql", "7c86cfb54cda7da770efc4a98e7f1b7237d9a75831af71b2bf949a9ed0456863",
             "V5__people_strike_book.sql", "2a364d861b8f329173f963c20ac4ee2fadc3e911fbdecbc0cdbcbd76ac1a0bd5",
-            "V6__set_aside.sql", "2d5bedca2da181f19c8c638361f2ca58eedb808bbb025a57af53ef1e718e93d1");
+            "V6__set_aside.sql", "2d5bedca2da181f19c8c638361f2ca58eedb808bbb025a57af53ef1e718e93d1",
+            "V7__events_with_types.sql", "ceabda6248030245629da468383a9c0b3a31e07f40dec0068b671115a42ce132");
 
     @Test
     void noMigrationThatHasLandedIsEdited() throws Exception {

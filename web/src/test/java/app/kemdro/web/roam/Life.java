@@ -13,6 +13,7 @@ import app.kemdro.core.plan.Mending;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.plan.Planning;
+import app.kemdro.core.plan.Problem;
 import app.kemdro.core.safety.Finding;
 import app.kemdro.core.safety.Safety;
 import app.kemdro.core.schedule.Schedule;
@@ -24,7 +25,9 @@ import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.plan.Plans;
 import app.kemdro.web.records.plan.Removals;
+import app.kemdro.web.records.run.RunNow;
 import app.kemdro.web.records.run.Runs;
+import app.kemdro.web.records.run.Standings;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.LocalDateTime;
@@ -78,6 +81,7 @@ final class Life {
             Jobs jobs,
             Plans plans,
             Runs runs,
+            Standings standings,
             Removals removals,
             Trade trade,
             Afresh afresh,
@@ -632,11 +636,16 @@ final class Life {
         }
         Plans.Answer then = on.plans().of(after);
         if (planned.plan().isPresent() != then.plan().isPresent()) {
-            wrong("one has a plan and its copy has none: "
-                    + (planned.plan().isPresent() ? then : planned)
-                            .problems()
-                            .get(0)
-                            .what());
+            Problem none = (planned.plan().isPresent() ? then : planned)
+                    .problems().stream()
+                            .filter(Problem::stops)
+                            .reduce((a, b) -> b)
+                            .orElseThrow();
+            // where nobody said that there is none, the next look may find one
+            if (!none.what().contains("as far as was found")) {
+                wrong("one has a plan and its copy has none: " + none.what());
+            }
+            return;
         }
         if (planned.plan().isPresent()) {
             int was = planned.plan().get().schedule().ready();
@@ -706,12 +715,16 @@ final class Life {
 
     private MockHttpServletResponse report(String type, String hands, String step, int seconds, String text) {
         Map<String, Object> report = new LinkedHashMap<>();
-        report.put("id", "roam-%d-%05d".formatted(id, presses++));
         report.put("type", type);
-        report.put("hands", hands);
         report.put("step", step);
         report.put("seconds", seconds);
         report.put("text", text);
+        return report(report, hands);
+    }
+
+    private MockHttpServletResponse report(Map<String, Object> report, String hands) {
+        report.put("id", "roam-%d-%05d".formatted(id, presses++));
+        report.put("hands", hands);
         report.put("device", "roamer");
         on.count("presses");
         return send(report);
@@ -840,12 +853,9 @@ final class Life {
                 String hands = a.get("hands").asString().isEmpty()
                         ? name
                         : a.get("hands").asString();
-                report(
-                        a.get("type").asString(),
-                        hands,
-                        a.get("step").asString(),
-                        a.get("seconds").asInt(),
-                        a.get("text").asString());
+                Map<String, Object> report = new LinkedHashMap<>();
+                a.propertyStream().forEach(f -> report.put(f.getKey(), f.getValue()));
+                report(report, hands);
             });
             on.count("chair levers");
         }
@@ -860,7 +870,7 @@ final class Life {
 
     /** What is true of a run at any moment. */
     private void standing() {
-        Optional<Runs.Standing> now = on.runs().open(id).map(on.runs()::standing);
+        Optional<RunNow> now = on.runs().open(id).map(on.standings()::of);
         if (now.isEmpty()) {
             return;
         }

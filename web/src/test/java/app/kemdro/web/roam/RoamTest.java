@@ -9,6 +9,7 @@ import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.plan.Plans;
 import app.kemdro.web.records.plan.Removals;
 import app.kemdro.web.records.run.Runs;
+import app.kemdro.web.records.run.Standings;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -52,6 +53,9 @@ class RoamTest {
     private Runs runs;
 
     @Autowired
+    private Standings standings;
+
+    @Autowired
     private Removals removals;
 
     @Autowired
@@ -70,7 +74,8 @@ class RoamTest {
             seeds.addAll(FOUND);
         }
         Map<String, Integer> counted = new TreeMap<>();
-        Life.Roamed on = new Life.Roamed(mvc, clock, jobs, plans, runs, removals, trade, new Afresh(), json, counted);
+        Life.Roamed on =
+                new Life.Roamed(mvc, clock, jobs, plans, runs, standings, removals, trade, new Afresh(), json, counted);
         List<String> failed = new ArrayList<>();
         for (long seed : seeds) {
             SplittableRandom dice = new SplittableRandom(seed);

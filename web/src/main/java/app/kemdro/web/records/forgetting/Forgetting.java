@@ -5,6 +5,7 @@ import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.performer.Performer;
 import app.kemdro.web.records.performer.Performers;
+import app.kemdro.web.records.run.Archive;
 import app.kemdro.web.records.run.Run;
 import app.kemdro.web.records.run.RunPictures;
 import app.kemdro.web.records.run.Runs;
@@ -25,8 +26,17 @@ public class Forgetting {
     private final Strikes strikes;
     private final RunPictures pictures;
     private final Gate gate;
+    private final Archive archive;
 
-    Forgetting(Performers performers, Jobs jobs, Runs runs, Strikes strikes, RunPictures pictures, Gate gate) {
+    Forgetting(
+            Performers performers,
+            Jobs jobs,
+            Runs runs,
+            Strikes strikes,
+            RunPictures pictures,
+            Gate gate,
+            Archive archive) {
+        this.archive = archive;
         this.strikes = strikes;
         this.pictures = pictures;
         this.performers = performers;
@@ -45,7 +55,7 @@ public class Forgetting {
     /** Calls somebody otherwise; what is kept of past days stays theirs. */
     @Transactional
     public void rename(Performer performer, String other) {
-        runs.keepWhoSat(performer.id(), performer.name());
+        archive.keepWhoSat(performer.id(), performer.name());
         strikes.keepWhoSat(performer.id(), performer.name());
         performers.change(performer.id(), p -> p.callThem(other));
     }
@@ -60,7 +70,7 @@ public class Forgetting {
     @Transactional
     public void person(Performer performer) {
         String nobody = "Performer " + performer.id();
-        List<Run> sat = runs.satBy(performer.id(), performer.name());
+        List<Run> sat = archive.satBy(performer.id(), performer.name());
         forget(
                 performer,
                 p -> new Brief.Performer(
@@ -71,10 +81,10 @@ public class Forgetting {
 
     private void forget(Performer performer, UnaryOperator<Brief.Performer> as) {
         UnaryOperator<Brief.Performer> healthyAs = p -> healthy(as.apply(p));
-        List<Run> sat = runs.satBy(performer.id(), performer.name());
+        List<Run> sat = archive.satBy(performer.id(), performer.name());
         sat.forEach(r -> runs.refuseWhileRunning(r.jobId()));
         for (Run run : sat) {
-            runs.forgetHealth(run, healthyAs);
+            archive.forgetHealth(run, healthyAs);
             pictures.removeSkin(run);
         }
         strikes.forgetHealth(performer.id(), performer.name(), healthyAs);

@@ -6,7 +6,6 @@ import app.kemdro.core.look.Brief.Seen;
 import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.core.look.LookEntry.Strength;
 import app.kemdro.core.look.Wish.Kind;
-import app.kemdro.core.run.RunEvent;
 import java.time.DayOfWeek;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
@@ -14,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * A job as a file: format "kemdro-job", version 2; version 1 is read too, it only knows less. Times are local, without a zone, as they are said in the room.
@@ -134,5 +134,5 @@ public record JobFile(
 
     public record Break(@Nullable Integer from, @Nullable Integer until) {}
 
-    public record Happened(LocalDateTime began, @Nullable LocalDateTime ended, List<RunEvent> events) {}
+    public record Happened(LocalDateTime began, @Nullable LocalDateTime ended, List<ObjectNode> events) {}
 }

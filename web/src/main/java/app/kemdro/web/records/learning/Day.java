@@ -9,8 +9,8 @@ import app.kemdro.core.schedule.Placed;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.run.Run;
-import app.kemdro.web.records.run.Runs;
-import app.kemdro.web.records.run.Runs.Standing;
+import app.kemdro.web.records.run.RunNow;
+import app.kemdro.web.records.run.Standings;
 import java.time.Duration;
 import java.time.LocalDateTime;
 import java.util.Comparator;
@@ -67,12 +67,12 @@ public record Day(Job job, Run run, Plan plan, Map<String, Step> steps, int took
         }
     }
 
-    public static Day of(Job job, Run run, Runs runs) {
-        return of(job, runs.standing(run), runs.planned(run));
+    public static Day of(Job job, Run run, Standings standings) {
+        return of(job, standings.of(run), standings.planned(run));
     }
 
     /** The day of a run that stands so and was first planned so. */
-    public static Day of(Job job, Standing s, Plan first) {
+    public static Day of(Job job, RunNow s, Plan first) {
         Map<String, Step> steps = new LinkedHashMap<>();
         for (Placed p : first.schedule().placed()) {
             steps.put(p.task(), step(first.step(p.task()), s, Optional.of(p)));
@@ -89,11 +89,11 @@ public record Day(Job job, Run run, Plan plan, Map<String, Step> steps, int took
         return new Day(job, s.run(), s.plan(), steps, took, first.schedule().ready());
     }
 
-    private static Step step(PlannedStep step, Standing s, Optional<Placed> placed) {
+    private static Step step(PlannedStep step, RunNow s, Optional<Placed> placed) {
         StepState state = s.state().step(step.id());
         boolean done = state.status() == Status.DONE && state.started() != null && state.ended() != null;
         long looks = s.state().events().stream()
-                .filter(e -> e.type() == RunEvent.Type.NOT_YET && e.step().equals(step.id()))
+                .filter(e -> e instanceof RunEvent.NotYet n && n.step().equals(step.id()))
                 .count();
         return new Step(
                 step.titleWithPlace(),
@@ -107,12 +107,12 @@ public record Day(Job job, Run run, Plan plan, Map<String, Step> steps, int took
                 state.reason());
     }
 
-    private static LocalDateTime begun(Standing s, PlannedStep step) {
+    private static LocalDateTime begun(RunNow s, PlannedStep step) {
         LocalDateTime started = s.state().step(step.id()).started();
         return started == null ? LocalDateTime.MAX : started;
     }
 
-    private static int second(Standing s, @org.jspecify.annotations.Nullable LocalDateTime at) {
+    private static int second(RunNow s, @org.jspecify.annotations.Nullable LocalDateTime at) {
         return at == null ? 0 : (int) Duration.between(s.run().beganAt(), at).getSeconds();
     }
 

@@ -6,6 +6,7 @@ import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.run.OnTheJob;
 import app.kemdro.web.records.run.Run;
 import app.kemdro.web.records.run.Runs;
+import app.kemdro.web.records.run.Standings;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -18,8 +19,10 @@ public class Held {
     private final Jobs jobs;
     private final Runs runs;
     private final OnTheJob onTheJob;
+    private final Standings standings;
 
-    Held(Jobs jobs, Runs runs, OnTheJob onTheJob) {
+    Held(Jobs jobs, Runs runs, OnTheJob onTheJob, Standings standings) {
+        this.standings = standings;
         this.jobs = jobs;
         this.runs = runs;
         this.onTheJob = onTheJob;
@@ -59,6 +62,6 @@ public class Held {
     }
 
     private Optional<Day> day(Job job, Run run) {
-        return runs.stillPlanned(run).map(p -> Day.of(job, run, runs));
+        return standings.stillPlanned(run).map(p -> Day.of(job, run, standings));
     }
 }

@@ -12,6 +12,7 @@ import app.kemdro.core.schedule.Task;
 import app.kemdro.web.records.account.Accounts;
 import app.kemdro.web.records.run.Run;
 import app.kemdro.web.records.run.Runs;
+import app.kemdro.web.records.run.Standings;
 import java.time.Duration;
 import java.util.HashMap;
 import java.util.List;
@@ -25,8 +26,10 @@ import org.springframework.stereotype.Component;
 public class OwnPace {
     private final Runs runs;
     private final Accounts accounts;
+    private final Standings standings;
 
-    OwnPace(Runs runs, Accounts accounts) {
+    OwnPace(Runs runs, Accounts accounts, Standings standings) {
+        this.standings = standings;
         this.runs = runs;
         this.accounts = accounts;
     }
@@ -69,7 +72,7 @@ public class OwnPace {
 
     /** A run whose plan the library of today can no longer make teaches nothing. */
     private Optional<Held> held(Run run) {
-        return runs.stillPlanned(run).map(plan -> new Held(plan, RunState.of(runs.eventsOf(run))));
+        return standings.stillPlanned(run).map(plan -> new Held(plan, RunState.of(standings.eventsOf(run))));
     }
 
     private String person(String name, Map<String, String> people) {

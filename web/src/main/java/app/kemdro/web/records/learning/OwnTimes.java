@@ -6,13 +6,13 @@ import app.kemdro.core.look.Brief.Hands;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.run.RunEvent;
-import app.kemdro.core.run.RunEvent.Type;
 import app.kemdro.core.run.RunState;
 import app.kemdro.core.run.StepState;
 import app.kemdro.core.run.StepState.Status;
 import app.kemdro.core.schedule.Task;
 import app.kemdro.web.records.run.Run;
 import app.kemdro.web.records.run.Runs;
+import app.kemdro.web.records.run.Standings;
 import java.time.Duration;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
@@ -39,8 +39,10 @@ public class OwnTimes {
     private final Runs runs;
     private final OwnPace paces;
     private final LeftOutTimeRepository left;
+    private final Standings standings;
 
-    OwnTimes(Runs runs, OwnPace paces, LeftOutTimeRepository left) {
+    OwnTimes(Runs runs, OwnPace paces, LeftOutTimeRepository left, Standings standings) {
+        this.standings = standings;
         this.runs = runs;
         this.paces = paces;
         this.left = left;
@@ -52,8 +54,10 @@ public class OwnTimes {
         List<Run> held = runs.held();
         Map<String, Double> factors = factors(held);
         for (Run run : held) {
-            runs.stillPlanned(run)
-                    .ifPresent(plan -> see(plan, runs.eventsOf(run), h -> factors.getOrDefault(h.name(), 1.0), seen));
+            standings
+                    .stillPlanned(run)
+                    .ifPresent(
+                            plan -> see(plan, standings.eventsOf(run), h -> factors.getOrDefault(h.name(), 1.0), seen));
         }
         Map<String, Pace> believed = new TreeMap<>();
         seen.forEach((what, all) -> believed.put(what, Pace.STEP.after(all)));
@@ -62,7 +66,7 @@ public class OwnTimes {
 
     private Map<String, Double> factors(List<Run> held) {
         List<String> names = held.stream()
-                .flatMap(r -> runs.eventsOf(r).stream())
+                .flatMap(r -> standings.eventsOf(r).stream())
                 .map(RunEvent::hands)
                 .filter(h -> !h.isEmpty())
                 .distinct()
@@ -79,8 +83,8 @@ public class OwnTimes {
     static void see(Plan plan, List<RunEvent> events, ToDoubleFunction<Hands> pace, Map<String, List<Pace.Run>> seen) {
         RunState state = RunState.of(events);
         Set<String> disturbed = state.events().stream()
-                .filter(e -> e.type() == Type.REDO || e.type() == Type.TROUBLE || e.type() == Type.ADD)
-                .map(RunEvent::step)
+                .filter(e -> e instanceof RunEvent.Redo || e instanceof RunEvent.Trouble || e instanceof RunEvent.Add)
+                .map(e -> ((RunEvent.AtStep) e).step())
                 .collect(Collectors.toSet());
         for (PlannedStep step : plan.steps()) {
             StepState s = state.step(step.id());
@@ -144,7 +148,7 @@ public class OwnTimes {
                 / plan.brief().own(Brief.film(step.material().orElseThrow().id()));
         double clear = Duration.between(s.ended(), s.clearedAt()).getSeconds();
         double notYet = state.events().stream()
-                .filter(e -> e.type() == Type.NOT_YET && e.step().equals(step.id()))
+                .filter(e -> e instanceof RunEvent.NotYet n && n.step().equals(step.id()))
                 .mapToDouble(e -> Duration.between(s.ended(), e.at()).getSeconds())
                 .max()
                 .orElse(0);

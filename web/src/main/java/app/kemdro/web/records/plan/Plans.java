@@ -18,6 +18,7 @@ import app.kemdro.core.run.RunLevers;
 import app.kemdro.core.schedule.Confidence;
 import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.schedule.Schedule;
+import app.kemdro.web.parts.mishap.NotPossible;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
@@ -33,7 +34,6 @@ import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Plans of jobs, made once for each version of a job. */
 @Service
@@ -51,7 +51,7 @@ public class Plans {
 
     private final Trade trade;
     private final Jobs jobs;
-    private final JsonMapper mapper;
+    private final Snapshots snapshots;
     private final LookPlanner full;
     private final LookPlanner thorough;
     private final LookPlanner rough;
@@ -98,10 +98,10 @@ public class Plans {
         }
     }
 
-    Plans(Trade trade, Jobs jobs, JsonMapper mapper) {
+    Plans(Trade trade, Jobs jobs, Snapshots snapshots) {
         this.trade = trade;
         this.jobs = jobs;
-        this.mapper = mapper;
+        this.snapshots = snapshots;
         LayerRules rules = LayerRules.standard(trade);
         full = new LookPlanner(trade, rules, Planner.trying(FULL));
         thorough = new LookPlanner(trade, rules, Planner.trying(THOROUGH));
@@ -148,8 +148,7 @@ public class Plans {
     public Job takeOrder(Job job, Plan plan, Schedule order) {
         return jobs.change(
                 job.id(),
-                j -> j.keepOrder(
-                        mapper.writeValueAsString(order), plan.network().fingerprint()));
+                j -> j.keepOrder(snapshots.write(order), plan.network().fingerprint()));
     }
 
     /** By how many seconds the plan of a job is really ready sooner with this look and brief, planned as a press plans it. */
@@ -204,16 +203,14 @@ public class Plans {
     }
 
     private Optional<Schedule> orderBefore(Job job) {
-        return job.orderBefore().isEmpty()
-                ? Optional.empty()
-                : Optional.of(mapper.readValue(job.orderBefore(), Schedule.class));
+        return job.orderBefore().isEmpty() ? Optional.empty() : Optional.of(snapshots.schedule(job.orderBefore()));
     }
 
     /** Changes a job and keeps the order people had in mind until then, so that the next plan stays near it. */
     public Changed change(Job job, Consumer<Job> change) {
         Optional<Plan> before = of(job).plan();
         Job stored = jobs.change(job.id(), j -> {
-            before.ifPresent(p -> j.keepOrder(mapper.writeValueAsString(p.schedule()), j.orderProof()));
+            before.ifPresent(p -> j.keepOrder(snapshots.write(p.schedule()), j.orderProof()));
             change.accept(j);
         });
         return new Changed(stored, Words.changed(before, of(stored).plan()));
@@ -227,13 +224,13 @@ public class Plans {
             Look after = change.apply(before);
             if (!after.equals(before)) {
                 j.setLook(after);
-                j.keepLook(mapper.writeValueAsString(before), order);
+                j.keepLook(snapshots.write(before), order);
             }
         });
     }
 
     private String order(Job job) {
-        return of(job).plan().map(p -> mapper.writeValueAsString(p.schedule())).orElse("");
+        return of(job).plan().map(p -> snapshots.write(p.schedule())).orElse("");
     }
 
     /** Takes the last change of the look back: the look before it, in the order it had then. */
@@ -246,7 +243,7 @@ public class Plans {
         Optional<Plan> now = of(job).plan();
         Job stored = jobs.change(job.id(), j -> {
             String then = j.lookBeforeOrder();
-            j.keepLook(mapper.writeValueAsString(j.look()), order);
+            j.keepLook(snapshots.write(j.look()), order);
             j.setLook(before.get());
             j.keepOrder(then, j.orderProof());
         });
@@ -258,7 +255,7 @@ public class Plans {
         String order = order(job);
         return change(job, j -> {
             if (!look.equals(j.look())) {
-                j.keepLook(mapper.writeValueAsString(j.look()), order);
+                j.keepLook(snapshots.write(j.look()), order);
                 j.setLook(look);
             }
             j.describe(j.title(), j.production(), j.idea(), brief);
@@ -272,7 +269,7 @@ public class Plans {
 
     /** The look before its last change. */
     public Optional<Look> lookBefore(Job job) {
-        return canTakeBack(job) ? Optional.of(mapper.readValue(job.lookBefore(), Look.class)) : Optional.empty();
+        return canTakeBack(job) ? Optional.of(snapshots.look(job.lookBefore())) : Optional.empty();
     }
 
     /** What would make layers hold. */
@@ -288,7 +285,7 @@ public class Plans {
     /** The same with an order that came along; it is taken where it fits and none that is found is shorter. */
     public Job add(Job job, Optional<Schedule> order) {
         if (thorough.asFarAsCanBe(job.look(), job.brief(), order, "").planning() instanceof Planning.Done done) {
-            job.keepOrder(mapper.writeValueAsString(done.plan().schedule()));
+            job.keepOrder(snapshots.write(done.plan().schedule()));
         }
         return jobs.add(job);
     }
@@ -307,6 +304,19 @@ public class Plans {
         return full.restore(look, brief, stored)
                 .<Planning>map(Planning.Done::new)
                 .orElseGet(() -> full.plan(look, brief, Optional.of(stored)));
+    }
+
+    /**
+     * The plan that was made.
+     *
+     * @throws NotPossible where none could be, with the first reason and what to do
+     */
+    public static Plan planOrRefuse(Planning planning) {
+        if (planning instanceof Planning.Done done) {
+            return done.plan();
+        }
+        List<Problem> problems = ((Planning.Refused) planning).problems();
+        throw new NotPossible(problems.get(0).what() + " " + problems.get(0).remedy());
     }
 
     /** A plan of a look that is no job's own. */

@@ -6,7 +6,9 @@ import org.springframework.data.repository.Repository;
 interface EventRepository extends Repository<EventRow, Long> {
     List<EventRow> findAllByRunIdOrderBySeq(long runId);
 
+    List<EventRow> findAllByStrikeIdOrderBySeq(long strikeId);
+
     EventRow saveAndFlush(EventRow row);
 
-    List<EventRow> saveAll(Iterable<EventRow> rows);
+    List<EventRow> saveAllAndFlush(Iterable<EventRow> rows);
 }

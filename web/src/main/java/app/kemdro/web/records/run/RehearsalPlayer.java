@@ -5,16 +5,16 @@ import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.plan.PuttingRight;
 import app.kemdro.core.run.Chair;
+import app.kemdro.core.run.EventGuard;
 import app.kemdro.core.run.LiveFilm;
 import app.kemdro.core.run.RunEvent;
-import app.kemdro.core.run.RunEvent.Type;
+import app.kemdro.core.run.Stamp;
 import app.kemdro.core.run.StepState;
 import app.kemdro.core.run.StepState.Status;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.web.parts.live.Background;
 import app.kemdro.web.parts.mishap.NotPossible;
 import app.kemdro.web.records.plan.Plans;
-import app.kemdro.web.records.run.Runs.Standing;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -39,14 +39,16 @@ class RehearsalPlayer implements DisposableBean {
 
     private final Runs runs;
     private final Reports reports;
+    private final Standings standings;
     private final Trade trade;
     private final PuttingRight right;
     private final ScheduledExecutorService beat = Background.thread("rehearsal");
 
-    RehearsalPlayer(Runs runs, Reports reports, Trade trade, Plans plans) {
+    RehearsalPlayer(Runs runs, Standings standings, Reports reports, Trade trade, Plans plans) {
         this.right = plans.live().puttingRight();
         this.runs = runs;
         this.reports = reports;
+        this.standings = standings;
         this.trade = trade;
         beat.scheduleWithFixedDelay(this::play, EVERY_MS, EVERY_MS, TimeUnit.MILLISECONDS);
     }
@@ -72,7 +74,7 @@ class RehearsalPlayer implements DisposableBean {
         }
         // the hour first: what somebody has taken over since is seen, and is not played on with a later hour
         LocalDateTime now = runs.now(open.get());
-        Standing s = runs.standing(open.get());
+        RunNow s = standings.of(open.get());
         Optional<RunEvent> next = next(s, now);
         try {
             next.ifPresent(e -> reports.take(run.jobId(), e, ACCOUNT));
@@ -83,7 +85,7 @@ class RehearsalPlayer implements DisposableBean {
         return next.isPresent();
     }
 
-    private Optional<RunEvent> next(Standing s, LocalDateTime now) {
+    private Optional<RunEvent> next(RunNow s, LocalDateTime now) {
         Optional<RunEvent> mishap = mishap(s, now);
         if (mishap.isPresent()) {
             return mishap;
@@ -103,7 +105,7 @@ class RehearsalPlayer implements DisposableBean {
         return nobodyDrives(s) ? looked(s, now).or(() -> end(s, now)) : Optional.empty();
     }
 
-    private static List<String> hands(Standing s) {
+    private static List<String> hands(RunNow s) {
         List<String> hands = new ArrayList<>();
         s.plan().network().workers().stream()
                 .map(w -> w.id())
@@ -113,30 +115,31 @@ class RehearsalPlayer implements DisposableBean {
         return hands;
     }
 
-    private static boolean nobodyDrives(Standing s) {
+    private static boolean nobodyDrives(RunNow s) {
         return s.state().drivers().values().stream().allMatch(String::isEmpty);
     }
 
-    private static RunEvent event(
-            Standing s, String id, LocalDateTime at, String hands, Type type, String step, String text) {
-        return new RunEvent("day-" + s.state().events().size() + "-" + id, at, hands, type, step, 0, 0, text);
+    private static Stamp stamp(RunNow s, String id, LocalDateTime at, String hands) {
+        return new Stamp("day-" + s.state().events().size() + "-" + id, at, hands);
     }
 
-    private Optional<RunEvent> finish(Standing s, String hands, String step, LocalDateTime now) {
+    private Optional<RunEvent> finish(RunNow s, String hands, String step, LocalDateTime now) {
         StepState state = s.state().step(step);
         LocalDateTime began = state.started() == null ? now : state.started();
         LocalDateTime done = Fate.ends(s.run().id(), s.plan(), s.schedule().of(step), began);
-        return done.isAfter(now) ? Optional.empty() : Optional.of(event(s, "done", done, hands, Type.FINISH, step, ""));
+        return done.isAfter(now)
+                ? Optional.empty()
+                : Optional.of(new RunEvent.Finish(stamp(s, "done", done, hands), step));
     }
 
-    private static Optional<RunEvent> begin(Standing s, String hands, LocalDateTime now) {
+    private static Optional<RunEvent> begin(RunNow s, String hands, LocalDateTime now) {
         List<Placed> ahead = new Chair(s.plan(), s.state()).ahead(s.schedule(), hands);
         if (ahead.isEmpty()) {
             return Optional.empty();
         }
         Placed next = ahead.get(0);
         LocalDateTime start = s.plan().clock(next.start());
-        boolean rest = Runs.restBefore(s, next);
+        boolean rest = s.restBefore(next);
         boolean due = s.schedule().rests().stream()
                 .skip(s.state().pauses().size())
                 .findFirst()
@@ -144,22 +147,22 @@ class RehearsalPlayer implements DisposableBean {
                 .orElse(false);
         boolean nobodyWorks = s.state().steps().values().stream().noneMatch(x -> x.status() == Status.RUNNING);
         if (rest && due && nobodyWorks) {
-            return Optional.of(event(s, "rest", now, hands, Type.BREAK, "", ""));
+            return Optional.of(new RunEvent.Break(stamp(s, "rest", now, hands)));
         }
         return rest || start.isAfter(now.plusSeconds(AT_ONCE))
                 ? Optional.empty()
-                : Optional.of(event(s, "begin", now, hands, Type.START, next.task(), Legal.SURE));
+                : Optional.of(new RunEvent.Start(stamp(s, "begin", now, hands), next.task(), 0, true));
     }
 
-    private static Optional<RunEvent> back(Standing s, LocalDateTime now) {
+    private static Optional<RunEvent> back(RunNow s, LocalDateTime now) {
         return new Chair(s.plan(), s.state())
                 .breakEnds()
                 .filter(over -> !over.isAfter(now))
-                .map(over -> event(s, "back", over, "", Type.BACK, "", ""));
+                .map(over -> new RunEvent.Back(stamp(s, "back", over, "")));
     }
 
     /** What went wrong with what is done, each once. */
-    private Optional<RunEvent> mishap(Standing s, LocalDateTime now) {
+    private Optional<RunEvent> mishap(RunNow s, LocalDateTime now) {
         for (PlannedStep step : s.plan().steps()) {
             String id = "mishap-" + Integer.toHexString(step.id().hashCode());
             boolean done = s.state().step(step.id()).status() == Status.DONE
@@ -167,24 +170,19 @@ class RehearsalPlayer implements DisposableBean {
                     && s.state().events().stream().noneMatch(e -> e.id().equals(id));
             Optional<Repair> repair = done
                     ? Fate.mishap(s.run().id(), step, trade)
-                            .filter(r -> Legal.way(r, step, List.of(), s, right).isPresent())
+                            .filter(r -> EventGuard.way(r, step, List.of(), s.stands(), right)
+                                    .isPresent())
                     : Optional.empty();
             if (repair.isPresent() && s.happened().stream().noneMatch(e -> e.id().equals(id))) {
-                return Optional.of(new RunEvent(
-                        id,
-                        now,
-                        s.state().step(step.id()).hands(),
-                        Type.TROUBLE,
-                        step.id(),
-                        0,
-                        0,
-                        repair.get().id()));
+                Stamp stamp = new Stamp(id, now, s.state().step(step.id()).hands());
+                return Optional.of(
+                        new RunEvent.Trouble(stamp, step.id(), repair.get().id(), List.of()));
             }
         }
         return Optional.empty();
     }
 
-    private static Optional<RunEvent> looked(Standing s, LocalDateTime now) {
+    private static Optional<RunEvent> looked(RunNow s, LocalDateTime now) {
         return new Chair(s.plan(), s.state())
                 .films(now).stream()
                         .filter(f -> !f.confirmed() && f.at(now) == LiveFilm.State.DRY)
@@ -193,12 +191,13 @@ class RehearsalPlayer implements DisposableBean {
                             String step = f.step().id();
                             boolean first = s.state().step(step).lookAgainAt() == null;
                             boolean notYet = first && Fate.notYet(s.run().id(), step);
-                            return event(s, "look", now, "", notYet ? Type.NOT_YET : Type.CLEAR, step, "");
+                            Stamp stamp = stamp(s, "look", now, "");
+                            return notYet ? new RunEvent.NotYet(stamp, step, 0) : new RunEvent.Clear(stamp, step);
                         });
     }
 
-    private static Optional<RunEvent> end(Standing s, LocalDateTime now) {
-        return Runs.allDone(s) ? Optional.of(event(s, "end", now, "", Type.END, "", "")) : Optional.empty();
+    private static Optional<RunEvent> end(RunNow s, LocalDateTime now) {
+        return s.allDone() ? Optional.of(new RunEvent.End(stamp(s, "end", now, ""))) : Optional.empty();
     }
 
     @Override

@@ -1,9 +1,8 @@
 package app.kemdro.web.records.run;
 
 import app.kemdro.core.look.Brief.Room;
-import app.kemdro.core.run.Changes;
 import app.kemdro.core.run.RunEvent;
-import app.kemdro.core.run.RunEvent.Type;
+import app.kemdro.core.run.Stamp;
 import app.kemdro.web.parts.live.Background;
 import app.kemdro.web.parts.sensor.Reading;
 import app.kemdro.web.parts.sensor.RoomSensor;
@@ -30,13 +29,15 @@ public class RoomWatch implements DisposableBean {
     private final Runs runs;
     private final Jobs jobs;
     private final Reports reports;
+    private final Standings standings;
     private final ScheduledExecutorService watch = Background.thread("room-watch");
 
-    public RoomWatch(RoomSensor sensor, Runs runs, Reports reports, Jobs jobs) {
+    public RoomWatch(RoomSensor sensor, Runs runs, Standings standings, Reports reports, Jobs jobs) {
         this.jobs = jobs;
         this.sensor = sensor;
         this.runs = runs;
         this.reports = reports;
+        this.standings = standings;
         watch.scheduleWithFixedDelay(this::look, EVERY_SECONDS, EVERY_SECONDS, TimeUnit.SECONDS);
     }
 
@@ -53,7 +54,7 @@ public class RoomWatch implements DisposableBean {
     }
 
     private void compare(Run run, Reading reading) {
-        Room room = runs.standing(run).plan().brief().room();
+        Room room = standings.of(run).plan().brief().room();
         boolean other = Math.abs(room.temperatureC() - reading.temperatureC()) >= DEGREES
                 || Math.abs(room.humidityPercent() - reading.humidityPercent()) >= PERCENT;
         if (other) {
@@ -61,9 +62,8 @@ public class RoomWatch implements DisposableBean {
                     Math.max(5, Math.min(45, Math.round(reading.temperatureC() * 2) / 2.0)),
                     Math.max(5, Math.min(98, Math.round(reading.humidityPercent()))),
                     room.dryers());
-            RunEvent event = new RunEvent(
-                    "room-" + reading.at().toEpochMilli(), runs.now(run), "", Type.ROOM, "", 0, 0, Changes.say(now));
-            reports.take(run.jobId(), event, "room sensor");
+            Stamp stamp = new Stamp("room-" + reading.at().toEpochMilli(), runs.now(run), "");
+            reports.take(run.jobId(), new RunEvent.Room(stamp, now), "room sensor");
         }
     }
 

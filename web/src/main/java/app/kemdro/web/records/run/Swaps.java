@@ -11,7 +11,6 @@ import app.kemdro.core.run.RunLevers;
 import app.kemdro.core.run.StepState.Status;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.plan.Plans;
-import app.kemdro.web.records.run.Runs.Standing;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -35,7 +34,7 @@ public class Swaps {
     /** What could be done another way. */
     public record Swap(String entry, String title, String where, List<School> schools) {}
 
-    public List<Swap> of(Standing s, LocalDateTime now) {
+    public List<Swap> of(RunNow s, LocalDateTime now) {
         List<Swap> swaps = new ArrayList<>();
         for (LookEntry entry : s.changes().look().entries()) {
             boolean begun = s.plan().steps().stream()
@@ -62,7 +61,7 @@ public class Swaps {
         return swaps;
     }
 
-    private Optional<School> school(Technique t, LookEntry entry, Standing s, LocalDateTime now) {
+    private Optional<School> school(Technique t, LookEntry entry, RunNow s, LocalDateTime now) {
         Look other = s.changes().look().changing(entry.id(), e -> e.by(t.id()));
         Planning planning = plans.live()
                 .underWay(

@@ -12,7 +12,7 @@ import app.kemdro.web.records.paint.Swatches;
 import app.kemdro.web.records.performer.SkinSeenRow;
 import app.kemdro.web.records.plan.Plans;
 import app.kemdro.web.records.product.Products;
-import app.kemdro.web.records.run.Runs;
+import app.kemdro.web.records.run.Seats;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -34,7 +34,7 @@ class DemoWorld implements SmartInitializingSingleton {
     private final DemoAccounts accounts;
     private final Jobs jobs;
     private final Plans plans;
-    private final Runs runs;
+    private final Seats seats;
     private final Products products;
     private final Swatches swatches;
     private final KeptRecipes recipes;
@@ -45,7 +45,7 @@ class DemoWorld implements SmartInitializingSingleton {
             DemoAccounts accounts,
             Jobs jobs,
             Plans plans,
-            Runs runs,
+            Seats seats,
             Products products,
             Swatches swatches,
             KeptRecipes recipes,
@@ -57,7 +57,7 @@ class DemoWorld implements SmartInitializingSingleton {
         this.accounts = accounts;
         this.jobs = jobs;
         this.plans = plans;
-        this.runs = runs;
+        this.seats = seats;
         this.clock = clock;
         this.demo = demo;
     }
@@ -79,7 +79,7 @@ class DemoWorld implements SmartInitializingSingleton {
                         "Orrin Vask, camera test", today.minusDays(2).atTime(9, 30))))
                 : Optional.empty();
         CompletableFuture<Void> tested = CompletableFuture.runAsync(
-                () -> cameraTest.ifPresent(job -> Rehearsed.store(runs, job, "ines")), beside);
+                () -> cameraTest.ifPresent(job -> Rehearsed.store(seats, job, "ines")), beside);
         if (products.isEmpty()) {
             products.take(DemoKit.csv(today));
         }

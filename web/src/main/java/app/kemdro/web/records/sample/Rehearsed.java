@@ -2,12 +2,12 @@ package app.kemdro.web.records.sample;
 
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.run.RunEvent;
-import app.kemdro.core.run.RunEvent.Type;
+import app.kemdro.core.run.Stamp;
 import app.kemdro.core.schedule.Lag;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Rest;
 import app.kemdro.web.records.job.Job;
-import app.kemdro.web.records.run.Runs;
+import app.kemdro.web.records.run.Seats;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -20,12 +20,12 @@ final class Rehearsed {
     private Rehearsed() {}
 
     /** The camera test as it was rehearsed the evening before, and as it was held. */
-    static void store(Runs runs, Job job, String account) {
+    static void store(Seats seats, Job job, String account) {
         LocalDateTime began = job.brief().chairIn().orElseThrow();
-        Plan rehearsed = runs.planAt(job, began);
-        runs.storeFinished(job, rehearsed, morning(rehearsed, new SplittableRandom(3)), account, 30);
-        Plan held = runs.planAt(job, began.plusMinutes(2));
-        runs.storeFinished(job, held, morning(held, new SplittableRandom(7)), account, 0);
+        Plan rehearsed = seats.planAt(job, began);
+        seats.storeFinished(job, rehearsed, morning(rehearsed, new SplittableRandom(3)), account, 30);
+        Plan held = seats.planAt(job, began.plusMinutes(2));
+        seats.storeFinished(job, held, morning(held, new SplittableRandom(7)), account, 0);
     }
 
     private static List<RunEvent> morning(Plan plan, SplittableRandom random) {
@@ -38,9 +38,9 @@ final class Rehearsed {
             for (Rest rest : plan.schedule().rests()) {
                 if (rested <= plan.schedule().rests().indexOf(rest) && p.start() >= rest.end()) {
                     rested++;
-                    events.add(event(plan, "break-" + rested, late, "", Type.BREAK, "", ""));
+                    events.add(new RunEvent.Break(new Stamp("break-" + rested, plan.clock(late), "")));
                     late += rest.end() - rest.start();
-                    events.add(event(plan, "back-" + rested, late, "", Type.BACK, "", ""));
+                    events.add(new RunEvent.Back(new Stamp("back-" + rested, plan.clock(late), "")));
                     int back = late;
                     free.replaceAll((hands, at) -> Math.max(at, back));
                 }
@@ -55,40 +55,27 @@ final class Rehearsed {
                 }
             }
             int length = (int) ((p.end() - p.start()) * Math.exp(0.16 * random.nextGaussian() + 0.03));
-            events.add(event(plan, "start-" + events.size(), start, hands, Type.START, p.task(), ""));
-            events.add(event(plan, "finish-" + events.size(), start + length, hands, Type.FINISH, p.task(), ""));
+            events.add(new RunEvent.Start(
+                    new Stamp("start-" + events.size(), plan.clock(start), hands), p.task(), p.mode(), false));
+            events.add(new RunEvent.Finish(
+                    new Stamp("finish-" + events.size(), plan.clock(start + length), hands), p.task()));
             double eye = Math.exp(0.1 * random.nextGaussian());
             if (p.settled() > p.end() + 60 && eye < 1) {
                 int clear = start + length + (int) ((p.settled() - p.end()) * eye);
-                events.add(event(plan, "clear-" + events.size(), clear, hands, Type.CLEAR, p.task(), ""));
+                events.add(new RunEvent.Clear(new Stamp("clear-" + events.size(), plan.clock(clear), hands), p.task()));
             }
             end.put(p.task(), start + length);
             free.put(hands, start + length);
             late = Math.max(late, start + length);
         }
-        events.add(event(
-                plan,
-                "note-1",
-                late - 600,
-                "Ines",
-                Type.NOTE,
-                "",
+        events.add(new RunEvent.Note(
+                new Stamp("note-1", plan.clock(late - 600), "Ines"),
                 "Left cheek edge: third coat would have paid for itself."));
-        events.add(event(
-                plan,
-                "note-2",
-                late - 120,
-                "Pell",
-                Type.NOTE,
-                "",
+        events.add(new RunEvent.Note(
+                new Stamp("note-2", plan.clock(late - 120), "Pell"),
                 "Hands photographed flat and clenched for the match."));
-        events.add(event(plan, "end", late + 60, "", Type.END, "", ""));
+        events.add(new RunEvent.End(new Stamp("end", plan.clock(late + 60), "")));
         events.sort(java.util.Comparator.comparing(RunEvent::at));
         return events;
-    }
-
-    private static RunEvent event(Plan plan, String id, int second, String hands, Type type, String step, String text) {
-        int mode = step.isEmpty() ? 0 : plan.schedule().of(step).mode();
-        return new RunEvent(id, plan.clock(second), hands, type, step, 0, mode, text);
     }
 }

@@ -4,16 +4,22 @@ import app.kemdro.core.kit.Amounts;
 import app.kemdro.core.kit.Need;
 import app.kemdro.core.kit.Waste;
 import app.kemdro.core.method.Trade;
+import app.kemdro.core.plan.PlannedStep;
+import app.kemdro.core.run.RunEvent;
+import app.kemdro.core.run.StepState.Status;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.product.Product;
 import app.kemdro.web.records.product.ProductValues;
 import app.kemdro.web.records.product.Products;
-import app.kemdro.web.records.run.RunEnded;
+import app.kemdro.web.records.run.Follower;
+import app.kemdro.web.records.run.Run;
+import app.kemdro.web.records.run.RunNow;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
-import org.springframework.context.event.EventListener;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -22,7 +28,7 @@ import org.springframework.transaction.annotation.Transactional;
  * counted as worn once more. It can be put back, and every product can be corrected by hand.
  */
 @Component
-public class UsedUp {
+public class UsedUp implements Follower {
     private final StockUseRepository uses;
     private final Products products;
     private final Amounts amounts;
@@ -37,14 +43,32 @@ public class UsedUp {
         this.clock = clock;
     }
 
-    @EventListener
+    @Override
+    public String name() {
+        return "stock";
+    }
+
+    /** A day in the chair is over; rehearsals use nothing up. */
+    @Override
+    public boolean follows(RunEvent event, Run run) {
+        return event instanceof RunEvent.End && !run.isRehearsal();
+    }
+
+    @Override
     @Transactional
-    public void take(RunEnded ended) {
+    public void follow(RunNow ended, String press) {
+        if (!of(ended.run().jobId(), ended.run().id()).isEmpty()) {
+            return;
+        }
+        Set<String> done = ended.plan().steps().stream()
+                .map(PlannedStep::id)
+                .filter(id -> ended.state().step(id).status() == Status.DONE)
+                .collect(Collectors.toSet());
         List<Product> house = products.search("", false);
         LocalDate today = LocalDate.now(clock);
         // what takes it off is used at home time, which is planned and counted on its own
-        for (Need need : amounts.laid(ended.plan().only(ended.done()), ended.look())) {
-            product(need, house, today).ifPresent(p -> take(need, p, ended));
+        for (Need need : amounts.laid(ended.plan().only(done), ended.changes().look())) {
+            product(need, house, today).ifPresent(p -> take(need, p, ended.run()));
         }
     }
 
@@ -59,11 +83,11 @@ public class UsedUp {
                         Boolean.compare(a.values().opened() == null, b.values().opened() == null));
     }
 
-    private void take(Need need, Product product, RunEnded ended) {
+    private void take(Need need, Product product, Run run) {
         ProductValues v = product.values();
         if (need.isCounted() && waste.wears().containsKey(need.family().id())) {
             products.wear(v.code(), 1);
-            uses.save(new StockUse(ended.run(), ended.job(), v.code(), v.name(), 0, "worn once more", true));
+            uses.save(new StockUse(run.id(), run.jobId(), v.code(), v.name(), 0, "worn once more", true));
             return;
         }
         double used = need.isCounted() ? need.pieces() : need.grams();
@@ -71,7 +95,7 @@ public class UsedUp {
                 v.packs(), used / Stock.contents(v, waste.density(need.family().id())));
         products.use(v.code(), packs);
         String said = need.isCounted() ? need.pieces() + " pcs" : Words.grams(used);
-        uses.save(new StockUse(ended.run(), ended.job(), v.code(), v.name(), packs, said, false));
+        uses.save(new StockUse(run.id(), run.jobId(), v.code(), v.name(), packs, said, false));
     }
 
     /** What one day of a job took, in words. */

@@ -5,8 +5,6 @@ import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Hands;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
-import app.kemdro.core.plan.PlannedStep;
-import app.kemdro.core.run.Changes;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.StepState;
 import app.kemdro.web.parts.words.Words;
@@ -17,10 +15,12 @@ import app.kemdro.web.records.learning.Held;
 import app.kemdro.web.records.learning.OwnPace;
 import app.kemdro.web.records.paint.KeptMixes;
 import app.kemdro.web.records.plan.Plans;
+import app.kemdro.web.records.run.EventWords;
 import app.kemdro.web.records.run.Run;
+import app.kemdro.web.records.run.RunNow;
 import app.kemdro.web.records.run.RunPictures;
 import app.kemdro.web.records.run.Runs;
-import app.kemdro.web.records.run.Runs.Standing;
+import app.kemdro.web.records.run.Standings;
 import app.kemdro.web.records.stock.UsedUp;
 import app.kemdro.web.records.strike.Strikes;
 import app.kemdro.web.rooms.Rooms;
@@ -54,6 +54,8 @@ class BookController {
     private final Strikes strikes;
     private final UsedUp used;
     private final KeptMixes mixes;
+    private final EventWords words;
+    private final Standings standings;
 
     BookController(
             Jobs jobs,
@@ -66,7 +68,11 @@ class BookController {
             RunPictures pictures,
             Strikes strikes,
             UsedUp used,
-            KeptMixes mixes) {
+            KeptMixes mixes,
+            EventWords words,
+            Standings standings) {
+        this.standings = standings;
+        this.words = words;
         this.used = used;
         this.mixes = mixes;
         this.held = held;
@@ -113,18 +119,7 @@ class BookController {
     record Shown(String id, String says) {}
 
     private Note note(RunEvent n, Plan plan) {
-        String text = switch (n.type()) {
-            case TROUBLE ->
-                trade.repair(Changes.repairOf(n.text())).says() + ": "
-                        + plan.steps().stream()
-                                .filter(s -> s.id().equals(n.step()))
-                                .findFirst()
-                                .map(PlannedStep::titleWithPlace)
-                                .orElse("");
-            case REACTION -> "Skin reacted: " + n.text();
-            case USED -> "Used: " + n.text();
-            default -> n.text();
-        };
+        String text = words.of(n, plan);
         return new Note(Words.hour(n.at()), n.hands(), text);
     }
 
@@ -145,7 +140,7 @@ class BookController {
                         .mapToObj(k -> line(crew.get(k), believed.get(k)))
                         .toList());
         shown.ifPresent(r -> {
-            fill(model, job, runs.standing(r));
+            fill(model, job, standings.of(r));
             model.addAttribute("used", used.of(id, r.id()));
             model.addAttribute("mixes", mixes.of(id));
             model.addAttribute("beside", held.beside(r, who));
@@ -195,13 +190,13 @@ class BookController {
         return "redirect:/jobs/" + id + "/book";
     }
 
-    private void fill(Model model, Job job, Standing s) {
+    private void fill(Model model, Job job, RunNow s) {
         LocalDateTime began = s.run().beganAt();
         Optional<LocalDateTime> last = s.state().steps().values().stream()
                 .map(StepState::ended)
                 .filter(java.util.Objects::nonNull)
                 .max(LocalDateTime::compareTo);
-        Plan first = runs.planned(s.run());
+        Plan first = standings.planned(s.run());
         long planned = Math.round(first.schedule().ready() / 60.0);
         long took = last.map(t -> Duration.between(began, t).toMinutes()).orElse(0L);
         model.addAttribute("shown", s.run());
@@ -221,15 +216,15 @@ class BookController {
         model.addAttribute(
                 "notes",
                 s.state().notes().stream()
-                        .filter(n -> n.type() != RunEvent.Type.PICTURE)
+                        .filter(n -> !(n instanceof RunEvent.Picture))
                         .map(n -> note(n, s.plan()))
                         .toList());
-        model.addAttribute("notYet", count(s, RunEvent.Type.NOT_YET));
-        model.addAttribute("skipped", count(s, RunEvent.Type.SKIP));
+        model.addAttribute("notYet", count(s, RunEvent.NotYet.class));
+        model.addAttribute("skipped", count(s, RunEvent.Skip.class));
     }
 
-    private static long count(Standing s, RunEvent.Type type) {
-        return s.state().events().stream().filter(e -> e.type() == type).count();
+    private static long count(RunNow s, Class<? extends RunEvent> kind) {
+        return s.state().events().stream().filter(kind::isInstance).count();
     }
 
     /** A line of the book; what was not planned has no bar of its plan. */

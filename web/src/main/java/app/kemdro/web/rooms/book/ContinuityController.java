@@ -7,7 +7,6 @@ import app.kemdro.core.plan.Areas;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.run.RunEvent;
-import app.kemdro.core.run.RunEvent.Type;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.strike.Removal;
 import app.kemdro.web.parts.file.Files;
@@ -24,6 +23,7 @@ import app.kemdro.web.records.run.RunPictures;
 import app.kemdro.web.records.run.RunPictures.Shown;
 import app.kemdro.web.records.run.RunPictures.Shows;
 import app.kemdro.web.records.run.Runs;
+import app.kemdro.web.records.run.Standings;
 import app.kemdro.web.records.stock.UsedUp;
 import java.util.ArrayList;
 import java.util.Base64;
@@ -56,6 +56,7 @@ class ContinuityController {
     private final Removals removals;
     private final Sheets sheets;
     private final Trade trade;
+    private final Standings standings;
 
     ContinuityController(
             Jobs jobs,
@@ -66,7 +67,9 @@ class ContinuityController {
             UsedUp used,
             Removals removals,
             Sheets sheets,
-            Trade trade) {
+            Trade trade,
+            Standings standings) {
+        this.standings = standings;
         this.jobs = jobs;
         this.runs = runs;
         this.plans = plans;
@@ -93,7 +96,7 @@ class ContinuityController {
         Optional<Run> held = runs.of(id).stream()
                 .filter(r -> run.isEmpty() ? !r.isRehearsal() : r.id() == run.get())
                 .findFirst();
-        Optional<Day> day = held.map(r -> Day.of(job, r, runs));
+        Optional<Day> day = held.map(r -> Day.of(job, r, standings));
         Optional<Plan> plan = day.map(Day::plan).or(() -> plans.of(job).plan());
         if (plan.isEmpty()) {
             return Files.elsewhere("/jobs/" + id + "/book");
@@ -228,14 +231,14 @@ class ContinuityController {
 
     /** Notes, amounts and reasons; what was said of skin is left out. */
     private List<String> notes(Run run) {
-        return runs.eventsOf(run).stream()
-                .filter(e -> e.type() == Type.NOTE || e.type() == Type.USED)
-                .map(ContinuityController::said)
+        return standings.eventsOf(run).stream()
+                .filter(e -> e instanceof RunEvent.Note || e instanceof RunEvent.Used)
+                .map(e -> said((RunEvent.InWords) e))
                 .toList();
     }
 
-    private static String said(RunEvent e) {
+    private static String said(RunEvent.InWords e) {
         return Words.hour(e.at()) + (e.hands().isEmpty() ? "" : ", " + e.hands()) + ": "
-                + (e.type() == Type.USED ? "used " : "") + e.text();
+                + (e instanceof RunEvent.Used ? "used " : "") + e.text();
     }
 }

@@ -3,18 +3,16 @@ package app.kemdro.web.rooms.book;
 import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.run.RunEvent;
-import app.kemdro.core.run.RunEvent.Type;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.learning.Held;
 import app.kemdro.web.records.paint.KeptMixes;
 import app.kemdro.web.records.run.Run;
 import app.kemdro.web.records.run.Runs;
+import app.kemdro.web.records.run.Standings;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Set;
 import org.springframework.security.core.Authentication;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -25,14 +23,15 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class SearchController {
     private static final int MOST = 200;
-    private static final Set<Type> SPOKEN = EnumSet.of(Type.NOTE, Type.USED, Type.REACTION, Type.SKIP);
 
     private final Held held;
     private final Runs runs;
     private final KeptMixes mixes;
     private final Trade trade;
+    private final Standings standings;
 
-    SearchController(Held held, Runs runs, KeptMixes mixes, Trade trade) {
+    SearchController(Held held, Runs runs, KeptMixes mixes, Trade trade, Standings standings) {
+        this.standings = standings;
         this.held = held;
         this.runs = runs;
         this.mixes = mixes;
@@ -101,11 +100,11 @@ class SearchController {
         mixes.of(job.id()).forEach(m -> all.add(new Found("mix", m, at + "/colour")));
         for (Run run : runs.of(job.id())) {
             String day = Words.day(run.beganAt());
-            for (RunEvent e : runs.eventsOf(run)) {
-                if (SPOKEN.contains(e.type()) && !e.text().isEmpty()) {
+            for (RunEvent e : standings.eventsOf(run)) {
+                if (e instanceof RunEvent.InWords said && !said.text().isEmpty()) {
                     all.add(new Found(
                             day + ", " + Words.hour(e.at()) + (e.hands().isEmpty() ? "" : ", " + e.hands()),
-                            (e.type() == Type.SKIP ? "left out: " : "") + e.text(),
+                            (e instanceof RunEvent.Skip ? "left out: " : "") + said.text(),
                             at + "/book?run=" + run.id()));
                 }
             }

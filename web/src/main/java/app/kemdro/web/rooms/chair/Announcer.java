@@ -4,26 +4,38 @@ import app.kemdro.core.run.RunEvent;
 import app.kemdro.web.parts.json.Json;
 import app.kemdro.web.parts.live.Screens;
 import app.kemdro.web.parts.words.Words;
-import app.kemdro.web.records.run.Moved;
+import app.kemdro.web.records.run.Follower;
 import app.kemdro.web.records.run.Reports;
+import app.kemdro.web.records.run.Run;
+import app.kemdro.web.records.run.RunNow;
 import app.kemdro.web.records.run.Runs;
-import app.kemdro.web.records.run.Runs.Standing;
+import app.kemdro.web.records.run.Standings;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
-import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /** Tells every screen of the chair how the run stands. */
 @Component
-class Announcer {
+class Announcer implements Follower {
     private final Runs runs;
     private final Reports reports;
     private final Screens screens;
     private final Json json;
+    private final Standings standings;
 
-    Announcer(Runs runs, Reports reports, Screens screens, Json json) {
+    /** What was said to everybody is said to whoever pressed as well, and worked out once. */
+    private final Cache<String, Answer> answers = Caffeine.newBuilder()
+            .maximumSize(64)
+            .expireAfterWrite(Duration.ofSeconds(20))
+            .build();
+
+    Announcer(Runs runs, Standings standings, Reports reports, Screens screens, Json json) {
         this.runs = runs;
         this.reports = reports;
+        this.standings = standings;
         this.screens = screens;
         this.json = json;
     }
@@ -41,15 +53,29 @@ class Announcer {
 
     /** Takes in a report; every screen hears of it, this one by the answer as well. */
     Answer report(long jobId, RunEvent event, String account) {
-        return answer(reports.take(jobId, event, account), event.id());
+        RunNow now = reports.take(jobId, event, account);
+        Answer told = answers.getIfPresent(event.id());
+        return told == null ? answer(now, event.id()) : told;
     }
 
-    @EventListener
-    void tell(Moved moved) {
-        screens.tell(channel(moved.jobId()), "now", json.text(answer(moved.standing(), moved.press())));
+    @Override
+    public String name() {
+        return "screens";
     }
 
-    private Answer answer(Standing standing, String press) {
+    @Override
+    public boolean follows(RunEvent event, Run run) {
+        return true;
+    }
+
+    @Override
+    public void follow(RunNow now, String press) {
+        Answer answer = answer(now, press);
+        answers.put(press, answer);
+        screens.tell(channel(now.run().jobId()), "now", json.text(answer));
+    }
+
+    private Answer answer(RunNow standing, String press) {
         ChairView view = ChairView.of(standing, runs.now(standing.run()));
         String said =
                 said(Math.round((standing.schedule().ready() - standing.readyBefore()) / 60.0), view, standing.moves());
@@ -59,7 +85,7 @@ class Announcer {
     /** Tells every screen how it stands, though nothing was reported. */
     void again(long jobId) {
         runs.open(jobId).ifPresent(run -> {
-            Standing standing = runs.standing(run);
+            RunNow standing = standings.of(run);
             screens.tell(channel(jobId), "now", json.text(new Answer(ChairView.of(standing, runs.now(run)), "", "")));
         });
     }

@@ -14,8 +14,7 @@ import app.kemdro.core.schedule.Task.Mode;
 import app.kemdro.web.parts.ribbon.Ribbon;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.run.Fate;
-import app.kemdro.web.records.run.Runs;
-import app.kemdro.web.records.run.Runs.Standing;
+import app.kemdro.web.records.run.RunNow;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
@@ -134,7 +133,7 @@ record ChairView(
             @Nullable String wanted,
             String wantedTitle) {}
 
-    static ChairView of(Standing standing, LocalDateTime now) {
+    static ChairView of(RunNow standing, LocalDateTime now) {
         return new Maker(standing, now).view();
     }
 
@@ -145,14 +144,14 @@ record ChairView(
         private static final int MORNINGS = 200;
         private static final int TO_SPARE = 8;
 
-        private final Standing standing;
+        private final RunNow standing;
         private final Plan plan;
         private final Schedule schedule;
         private final Chair chair;
         private final LocalDateTime now;
         private final List<LiveFilm> films;
 
-        Maker(Standing standing, LocalDateTime now) {
+        Maker(RunNow standing, LocalDateTime now) {
             this.standing = standing;
             this.plan = standing.plan().with(standing.schedule());
             this.schedule = standing.schedule();
@@ -178,7 +177,7 @@ record ChairView(
                     standing.trouble(),
                     spare(minutes),
                     standing.run().endedAt() != null,
-                    Runs.allDone(standing),
+                    standing.allDone(),
                     pause,
                     standing.state()
                             .pause()

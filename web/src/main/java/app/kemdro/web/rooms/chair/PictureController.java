@@ -2,7 +2,7 @@ package app.kemdro.web.rooms.chair;
 
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.run.RunEvent;
-import app.kemdro.core.run.RunEvent.Type;
+import app.kemdro.core.run.Stamp;
 import app.kemdro.web.parts.mishap.NotPossible;
 import app.kemdro.web.records.run.Run;
 import app.kemdro.web.records.run.RunPictures;
@@ -55,13 +55,11 @@ class PictureController {
             Run run = runs.running(job);
             pictures.keep(run, id, image.getBytes(), runs.now(run), Shows.CHAIR, "");
             Answer answer = announcer.report(
-                    job,
-                    new RunEvent("picture-" + id, runs.now(run), hands, Type.PICTURE, "", 0, 0, id),
-                    who.getName());
+                    job, new RunEvent.Picture(new Stamp("picture-" + id, runs.now(run), hands), id), who.getName());
             return ResponseEntity.ok(answer);
         } catch (NotPossible refusal) {
             return ResponseEntity.status(HttpStatus.CONFLICT)
-                    .body(new ChairController.Refusal(String.valueOf(refusal.getMessage()), false));
+                    .body(new Refusals.Refusal(String.valueOf(refusal.getMessage()), false));
         }
     }
 

@@ -2,8 +2,6 @@ package app.kemdro.web.rooms.chair;
 
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
-import app.kemdro.core.plan.PlannedStep;
-import app.kemdro.core.run.Changes;
 import app.kemdro.core.run.Review;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.schedule.Schedule;
@@ -11,13 +9,15 @@ import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.plan.Plans;
+import app.kemdro.web.records.run.EventWords;
+import app.kemdro.web.records.run.Replanning;
 import app.kemdro.web.records.run.Run;
+import app.kemdro.web.records.run.RunNow;
 import app.kemdro.web.records.run.Runs;
-import app.kemdro.web.records.run.Runs.Standing;
+import app.kemdro.web.records.run.Standings;
 import app.kemdro.web.rooms.Rooms;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -37,8 +37,22 @@ class ReviewController {
     private final Plans plans;
     private final Rooms rooms;
     private final Trade trade;
+    private final EventWords words;
+    private final Standings standings;
+    private final Replanning replanning;
 
-    ReviewController(Jobs jobs, Runs runs, Plans plans, Rooms rooms, Trade trade) {
+    ReviewController(
+            Jobs jobs,
+            Runs runs,
+            Plans plans,
+            Rooms rooms,
+            Trade trade,
+            EventWords words,
+            Standings standings,
+            Replanning replanning) {
+        this.replanning = replanning;
+        this.standings = standings;
+        this.words = words;
         this.jobs = jobs;
         this.runs = runs;
         this.plans = plans;
@@ -64,8 +78,8 @@ class ReviewController {
     }
 
     private void fill(Model model, Run run) {
-        Standing s = runs.standing(run);
-        Plan first = runs.planned(run);
+        RunNow s = standings.of(run);
+        Plan first = standings.planned(run);
         int took = Review.took(s.plan(), s.state());
         OptionalInt hindsight = Review.hindsight(s.plan(), s.state(), plans.patient());
         model.addAttribute("run", run);
@@ -86,7 +100,7 @@ class ReviewController {
         model.addAttribute("idle", idle(s));
     }
 
-    private List<Line> over(Plan first, Standing s) {
+    private List<Line> over(Plan first, RunNow s) {
         return Review.over(first, s.state()).stream()
                 .filter(o -> Math.abs(o.seconds()) >= 60)
                 .limit(MOST)
@@ -99,7 +113,7 @@ class ReviewController {
                 .toList();
     }
 
-    private static List<Line> idle(Standing s) {
+    private static List<Line> idle(RunNow s) {
         Map<String, Integer> idle = Review.idle(s.plan(), s.state());
         return idle.entrySet().stream()
                 .map(e -> new Line(e.getKey(), "", Words.span(Math.round(e.getValue() / 60.0)), false))
@@ -108,49 +122,22 @@ class ReviewController {
 
     /** Replays the run, event by event, and keeps where ready jumped. */
     private List<Line> turns(Run run, Plan first) {
-        List<RunEvent> events = runs.eventsOf(run);
+        List<RunEvent> events = standings.eventsOf(run);
         List<RunEvent> happened = new ArrayList<>();
         List<Schedule> after = new ArrayList<>();
         Schedule before = first.schedule();
         for (RunEvent event : events) {
             happened.add(event);
-            before = runs.after(run, happened, before).schedule();
+            before = replanning.after(run, happened, before).schedule();
             after.add(before);
         }
-        Plan last = runs.standing(run).plan();
+        Plan last = standings.of(run).plan();
         return Review.turns(events, after, first.schedule(), MOST).stream()
                 .map(t -> new Line(
-                        said(t.event(), last),
+                        words.of(t.event(), last),
                         Words.hour(t.event().at()),
                         Words.change(Math.round(t.seconds() / 60.0)),
                         t.seconds() > 0))
                 .toList();
-    }
-
-    private String said(RunEvent e, Plan plan) {
-        String step = plan.steps().stream()
-                .filter(s -> s.id().equals(e.step()))
-                .findFirst()
-                .map(PlannedStep::titleWithPlace)
-                .orElse("");
-        return switch (e.type()) {
-            case TROUBLE -> trade.repair(Changes.repairOf(e.text())).says() + ": " + step;
-            case FINISH -> "Done: " + step;
-            case START -> "Begun: " + step;
-            case NOT_YET -> "Not yet clear: " + step;
-            case CLEAR -> "Clear: " + step;
-            case ADD -> "More time for " + step;
-            case SKIP -> "Left out: " + step + (e.text().isEmpty() ? "" : ", " + e.text());
-            case REDO -> "Once more: " + step;
-            case JOIN -> e.hands() + " joined";
-            case LEAVE -> e.hands() + " left";
-            case ROOM -> "The room changed";
-            case BREAK -> "A break began";
-            case BACK -> "Back to work";
-            case AWAY -> "The performer was called away";
-            case REACTION -> "Skin reacted: " + e.text();
-            case DROP, COATS, SCHOOL -> "A lever was pulled";
-            default -> e.type().name().toLowerCase(Locale.ROOT);
-        };
     }
 }

@@ -17,7 +17,9 @@ import app.kemdro.web.records.jobfile.JobReader;
 import app.kemdro.web.records.jobfile.Unreadable;
 import app.kemdro.web.records.paint.JobColours;
 import app.kemdro.web.records.plan.Plans;
+import app.kemdro.web.records.run.EventFormat;
 import app.kemdro.web.records.run.Runs;
+import app.kemdro.web.records.run.Standings;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -36,6 +38,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Jobs and runs out as JSON, steps out as CSV, jobs in as JSON. */
 @Controller
@@ -48,6 +51,8 @@ class ExchangeController {
     private final JobColours colours;
     private final TransactionTemplate transaction;
     private final JsonMapper mapper;
+    private final EventFormat format;
+    private final Standings standings;
 
     ExchangeController(
             Jobs jobs,
@@ -57,7 +62,11 @@ class ExchangeController {
             JobReader reader,
             JobColours colours,
             TransactionTemplate transaction,
-            JsonMapper mapper) {
+            JsonMapper mapper,
+            EventFormat format,
+            Standings standings) {
+        this.standings = standings;
+        this.format = format;
         this.colours = colours;
         this.transaction = transaction;
         this.jobs = jobs;
@@ -149,7 +158,7 @@ class ExchangeController {
                 colours.paints(colours.mixes(job.id())),
                 plans.of(job).plan().map(p -> order(p.schedule())).orElse(null),
                 runs.of(job.id()).stream()
-                        .map(r -> new JobFile.Happened(r.beganAt(), r.endedAt(), told(runs.eventsOf(r), health)))
+                        .map(r -> new JobFile.Happened(r.beganAt(), r.endedAt(), told(standings.eventsOf(r), health)))
                         .toList());
     }
 
@@ -165,9 +174,10 @@ class ExchangeController {
     }
 
     /** What was reported; where health stays at home, skin that reacted is not told of. */
-    private static List<RunEvent> told(List<RunEvent> events, boolean health) {
+    private List<ObjectNode> told(List<RunEvent> events, boolean health) {
         return events.stream()
-                .filter(e -> health || e.type() != RunEvent.Type.REACTION)
+                .filter(e -> health || !(e instanceof RunEvent.Reaction))
+                .map(format::whole)
                 .toList();
     }
 

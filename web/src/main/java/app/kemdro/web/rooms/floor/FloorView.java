@@ -7,7 +7,7 @@ import app.kemdro.core.run.Chair;
 import app.kemdro.core.run.StepState.Status;
 import app.kemdro.core.schedule.Confidence;
 import app.kemdro.web.parts.words.Words;
-import app.kemdro.web.records.run.Runs.Standing;
+import app.kemdro.web.records.run.RunNow;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.List;
@@ -34,7 +34,7 @@ record FloorView(
         int steps) {
     private static final int MORNINGS = 200;
 
-    static FloorView of(Standing s, LocalDateTime now) {
+    static FloorView of(RunNow s, LocalDateTime now) {
         Plan plan = s.plan().with(s.schedule());
         Confidence confidence =
                 Confidence.of(plan.network(), s.schedule(), new Chair(s.plan(), s.state()).progress(now), MORNINGS);
@@ -83,7 +83,7 @@ record FloorView(
     }
 
     /** The sort of work that is done now, in words that give nothing away. */
-    private static String doing(Standing s, Plan plan) {
+    private static String doing(RunNow s, Plan plan) {
         if (s.run().endedAt() != null) {
             return "out of the chair";
         }
@@ -122,7 +122,7 @@ record FloorView(
         };
     }
 
-    private static String rest(Standing s, Plan plan, LocalDateTime now) {
+    private static String rest(RunNow s, Plan plan, LocalDateTime now) {
         return s.schedule().rests().stream()
                 .filter(r -> plan.clock(r.start()).isAfter(now))
                 .findFirst()

@@ -2,7 +2,6 @@ package app.kemdro.web.rooms.strike;
 
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.run.RunEvent;
-import app.kemdro.core.run.RunEvent.Type;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.strike.Removal.Sort;
 import app.kemdro.core.strike.Removal.Step;
@@ -17,9 +16,10 @@ import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.run.Run;
 import app.kemdro.web.records.run.Runs;
+import app.kemdro.web.records.strike.StrikeNow;
+import app.kemdro.web.records.strike.StrikeReports;
 import app.kemdro.web.records.strike.StrikeRun;
 import app.kemdro.web.records.strike.Strikes;
-import app.kemdro.web.records.strike.Strikes.Now;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpSession;
 import java.security.Principal;
@@ -49,15 +49,25 @@ class OffController {
     private final Jobs jobs;
     private final Runs runs;
     private final Strikes strikes;
+    private final StrikeReports reports;
     private final Screens screens;
     private final MayListen mayListen;
     private final Trade trade;
     private final Json json;
 
-    OffController(Jobs jobs, Runs runs, Strikes strikes, Screens screens, MayListen mayListen, Trade trade, Json json) {
+    OffController(
+            Jobs jobs,
+            Runs runs,
+            Strikes strikes,
+            StrikeReports reports,
+            Screens screens,
+            MayListen mayListen,
+            Trade trade,
+            Json json) {
         this.runs = runs;
         this.jobs = jobs;
         this.strikes = strikes;
+        this.reports = reports;
         this.screens = screens;
         this.mayListen = mayListen;
         this.trade = trade;
@@ -149,7 +159,7 @@ class OffController {
                     ? "redirect:/jobs/" + id + "/strike"
                     : "redirect:/jobs/" + id + "/strike/skin";
         }
-        Now now = strikes.standing(open.get());
+        StrikeNow now = strikes.standing(open.get());
         LocalDateTime at = strikes.now();
         LocalDateTime off = now.run().beganAt().plusSeconds(now.schedule().ready());
         model.addAttribute("job", job);
@@ -163,11 +173,15 @@ class OffController {
                 .filter(s -> now.state().step(s.id()).ended() != null)
                 .count();
         model.addAttribute("progress", done + " of " + now.removal().steps().size());
-        model.addAttribute("count", now.all().size());
+        model.addAttribute("count", now.happened().size());
         model.addAttribute("hands", hands(now, at));
         model.addAttribute("clocks", clocks(now));
         model.addAttribute(
-                "notes", now.state().notes().stream().map(RunEvent::text).toList());
+                "notes",
+                now.state().notes().stream()
+                        .filter(RunEvent.InWords.class::isInstance)
+                        .map(n -> ((RunEvent.InWords) n).text())
+                        .toList());
         model.addAttribute("figure", json.text(FigureModel.of(trade.body(), Set.of(), z -> tint(now, z, at))));
         return "rooms/strike/live";
     }
@@ -176,7 +190,7 @@ class OffController {
         return a.isAfter(b) ? a : b;
     }
 
-    private static Tint tint(Now now, String zone, LocalDateTime at) {
+    private static Tint tint(StrikeNow now, String zone, LocalDateTime at) {
         Optional<Step> soaks = now.undoing().soaking().stream()
                 .filter(s -> s.zones().contains(zone))
                 .findFirst();
@@ -188,7 +202,7 @@ class OffController {
         return now.undoing().covered().contains(zone) ? new Tint("cover", "on") : Tint.NONE;
     }
 
-    private static List<Hands> hands(Now now, LocalDateTime at) {
+    private static List<Hands> hands(StrikeNow now, LocalDateTime at) {
         List<Hands> all = new ArrayList<>();
         Set<String> said = new HashSet<>();
         for (String name : now.hands()) {
@@ -230,7 +244,7 @@ class OffController {
         return step.sort() == Sort.FLOOD ? step.title().split(" with ")[0] : step.title();
     }
 
-    private static List<Clock> clocks(Now now) {
+    private static List<Clock> clocks(StrikeNow now) {
         return now.undoing().soaking().stream()
                 .map(s -> new Clock(
                         s.id(),
@@ -242,7 +256,7 @@ class OffController {
                 .toList();
     }
 
-    private static long millis(Now now, int second) {
+    private static long millis(StrikeNow now, int second) {
         return millis(now.run().beganAt().plusSeconds(second));
     }
 
@@ -255,14 +269,14 @@ class OffController {
     String press(
             @PathVariable long id,
             @RequestParam String press,
-            @RequestParam Type type,
+            @RequestParam String type,
             @RequestParam(defaultValue = "") String hands,
             @RequestParam(defaultValue = "") String step,
             @RequestParam(defaultValue = "") String text,
             Principal who,
             RedirectAttributes after) {
         try {
-            strikes.press(id, press, type, hands, step, text.strip(), who.getName());
+            reports.press(id, press, type, hands, step, text.strip(), who.getName());
             screens.tell(channel(id), "now", press);
         } catch (NotPossible refusal) {
             after.addFlashAttribute("refused", refusal.getMessage());

@@ -8,7 +8,7 @@ import app.kemdro.core.look.Brief;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.run.RunEvent;
-import app.kemdro.core.run.RunEvent.Type;
+import app.kemdro.core.run.Stamp;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.web.AsLead;
 import app.kemdro.web.DemoJobs;
@@ -16,6 +16,7 @@ import app.kemdro.web.DemoTest;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.plan.Plans;
+import app.kemdro.web.records.run.Told;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -57,9 +58,9 @@ class OwnTimesTest {
         return Brief.step(step.technique().id(), step.template().id());
     }
 
-    private RunEvent event(int number, int second, Type type, Placed p, String text) {
+    private RunEvent event(int number, int second, String type, Placed p, String text) {
         String hands = p.worker() == null ? "" : p.worker();
-        return new RunEvent("e" + number, plan.clock(second), hands, type, p.task(), 60, p.mode(), text);
+        return Told.event(new Stamp("e" + number, plan.clock(second), hands), type, p.task(), 60, text);
     }
 
     /** A morning in which everybody is a fifth slower, one step takes 1.4 times as long beside that, and hands are never quite even. */
@@ -68,8 +69,8 @@ class OwnTimesTest {
         for (Placed p : plan.schedule().placed()) {
             double longer =
                     1.2 * (of(plan.step(p.task())).equals(slow) ? 1.4 : 1) * Math.exp(0.1 * random.nextGaussian());
-            events.add(event(events.size(), p.start(), Type.START, p, ""));
-            events.add(event(events.size(), p.start() + (int) ((p.end() - p.start()) * longer), Type.FINISH, p, ""));
+            events.add(event(events.size(), p.start(), "START", p, ""));
+            events.add(event(events.size(), p.start() + (int) ((p.end() - p.start()) * longer), "FINISH", p, ""));
         }
         return events;
     }
@@ -114,16 +115,15 @@ class OwnTimesTest {
                 .orElseThrow();
         Placed p = plan.schedule().of(step.id());
         int forecast = plan.network().task(step.id()).way(p.mode()).settled();
-        List<RunEvent> events =
-                new ArrayList<>(List.of(event(0, 0, Type.START, p, ""), event(1, 60, Type.FINISH, p, "")));
+        List<RunEvent> events = new ArrayList<>(List.of(event(0, 0, "START", p, ""), event(1, 60, "FINISH", p, "")));
         String film = Brief.film(step.material().orElseThrow().id());
         List<RunEvent> late = new ArrayList<>(events);
-        late.add(event(2, 60 + forecast * 2, Type.CLEAR, p, ""));
+        late.add(event(2, 60 + forecast * 2, "CLEAR", p, ""));
         Map<String, List<Pace.Run>> seen = new TreeMap<>();
         OwnTimes.see(plan, late, h -> 1, seen);
         assertThat(seen).doesNotContainKey(film);
-        events.add(event(2, 60 + forecast, Type.NOT_YET, p, ""));
-        events.add(event(3, 60 + forecast * 2, Type.CLEAR, p, ""));
+        events.add(event(2, 60 + forecast, "NOT_YET", p, ""));
+        events.add(event(3, 60 + forecast * 2, "CLEAR", p, ""));
         OwnTimes.see(plan, events, h -> 1, seen);
         Pace.Run run = seen.get(film).get(0);
         assertThat(run.planned()).isEqualTo(forecast, within(1.0));
@@ -137,18 +137,18 @@ class OwnTimesTest {
                 .findFirst()
                 .orElseThrow();
         String what = of(plan.step(p.task()));
-        for (Type odd : List.of(Type.BREAK, Type.ADD, Type.REDO)) {
+        for (String odd : List.of("BREAK", "ADD", "REDO")) {
             Map<String, List<Pace.Run>> seen = new TreeMap<>();
             OwnTimes.see(
                     plan,
                     List.of(
-                            event(0, 0, Type.START, p, ""),
+                            event(0, 0, "START", p, ""),
                             event(1, 30, odd, p, ""),
-                            event(2, 60, Type.BACK, p, ""),
-                            event(3, 200, Type.FINISH, p, "")),
+                            event(2, 60, "BACK", p, ""),
+                            event(3, 200, "FINISH", p, "")),
                     h -> 1,
                     seen);
-            assertThat(seen).as(odd.name()).doesNotContainKey(what);
+            assertThat(seen).as(odd).doesNotContainKey(what);
         }
     }
 

@@ -4,14 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
 import app.kemdro.core.run.RunEvent;
-import app.kemdro.core.run.RunEvent.Type;
+import app.kemdro.core.run.Stamp;
 import app.kemdro.core.run.StepState.Status;
 import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
 import app.kemdro.web.TestClock;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
-import app.kemdro.web.records.run.Runs.Standing;
 import java.time.Duration;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -20,6 +19,15 @@ import org.springframework.test.web.servlet.assertj.MockMvcTester;
 
 @DemoTest
 class RehearsalTest {
+    @Autowired
+    private Standings standings;
+
+    @Autowired
+    private Seats seats;
+
+    @Autowired
+    private Reports reports;
+
     @Autowired
     private Runs runs;
 
@@ -36,7 +44,7 @@ class RehearsalTest {
     private MockMvcTester mvc;
 
     private Run played(Job job) {
-        Run run = runs.rehearse(job.id(), "ines", 60);
+        Run run = seats.rehearse(job.id(), "ines", 60);
         for (int k = 0; k < 3000 && runs.open(job.id()).isPresent(); k++) {
             clock.pass(Duration.ofMillis(500));
             while (player.playOne(run)) {
@@ -60,8 +68,8 @@ class RehearsalTest {
         for (Job job : demoJobs()) {
             Run run = played(job);
             assertThat(run.endedAt()).as(job.title()).isNotNull();
-            Standing s = runs.standing(run);
-            assertThat(Runs.allDone(s)).isTrue();
+            RunNow s = standings.of(run);
+            assertThat(s.allDone()).isTrue();
             assertThat(s.state().steps().values()).noneMatch(x -> x.status() == Status.RUNNING);
             assertThat(mvc.get()
                             .uri("/jobs/" + job.id() + "/chair/review")
@@ -76,29 +84,29 @@ class RehearsalTest {
     @Test
     void theSameRehearsalHasTheSameFateAndADriverIsNotPlayedOver() {
         Job job = demoJobs().get(0);
-        Run run = runs.rehearse(job.id(), "ines", 60);
+        Run run = seats.rehearse(job.id(), "ines", 60);
         clock.pass(Duration.ofSeconds(1));
         while (player.playOne(run)) {
             // until the hands are busy
         }
-        Standing s = runs.standing(run);
+        RunNow s = standings.of(run);
         String hands = s.plan().network().workers().get(0).id();
         String step = s.state().runningBy(hands).orElseThrow();
-        runs.report(
+        reports.take(
                 job.id(),
-                new RunEvent("drive-0001", runs.now(run), hands, Type.DRIVE, "", 0, 0, "tablet", "tablet"),
+                new RunEvent.Drive(new Stamp("drive-0001", runs.now(run), hands, "tablet"), "tablet"),
                 "ines");
         clock.pass(Duration.ofSeconds(60));
         while (player.playOne(run)) {
             // the others go on
         }
-        assertThat(runs.standing(run).state().step(step).status())
+        assertThat(standings.of(run).state().step(step).status())
                 .as("what a person drives waits for that person")
                 .isEqualTo(Status.RUNNING);
         var placed = s.schedule().of(step);
         assertThat(Fate.ends(7, s.plan(), placed, s.plan().chairIn()))
                 .isEqualTo(Fate.ends(7, s.plan(), placed, s.plan().chairIn()))
                 .isNotEqualTo(Fate.ends(8, s.plan(), placed, s.plan().chairIn()));
-        runs.report(job.id(), new RunEvent("end-00001", runs.now(run), "", Type.END, "", 0, 0, ""), "ines");
+        reports.take(job.id(), new RunEvent.End(new Stamp("end-00001", runs.now(run), "")), "ines");
     }
 }

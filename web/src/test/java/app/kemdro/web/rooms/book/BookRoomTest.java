@@ -5,14 +5,17 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
 import app.kemdro.core.run.RunEvent;
-import app.kemdro.core.run.RunEvent.Type;
+import app.kemdro.core.run.Stamp;
 import app.kemdro.web.AsLead;
 import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
+import app.kemdro.web.records.run.Reports;
 import app.kemdro.web.records.run.Run;
 import app.kemdro.web.records.run.Runs;
+import app.kemdro.web.records.run.Seats;
+import app.kemdro.web.records.run.Standings;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.util.List;
@@ -32,6 +35,15 @@ import org.springframework.test.web.servlet.assertj.MockMvcTester;
 class BookRoomTest {
     @Autowired
     private Jobs jobs;
+
+    @Autowired
+    private Standings standings;
+
+    @Autowired
+    private Seats seats;
+
+    @Autowired
+    private Reports reports;
 
     @Autowired
     private Runs runs;
@@ -110,7 +122,7 @@ class BookRoomTest {
                     .contains("liquid latex ×2")
                     .contains("third coat would have paid for itself")
                     .contains("Comes off in");
-            for (var step : runs.planned(held).steps()) {
+            for (var step : standings.planned(held).steps()) {
                 assertThat(text.replaceAll("\\s+", " ")).contains(step.title());
             }
             assertThat(text).doesNotContainIgnoringCase("resin").doesNotContain("patch test of");
@@ -139,7 +151,7 @@ class BookRoomTest {
         String page = lead.get("/jobs/" + test.id() + "/book/compare?run="
                 + both.get(0).id() + "&with=" + both.get(1).id());
         assertThat(page).contains("rehearsal").contains("What differed most");
-        int steps = runs.planned(held).steps().size();
+        int steps = standings.planned(held).steps().size();
         assertThat(Pattern.compile("<th scope=\"row\">").matcher(page).results())
                 .hasSize(steps);
         List<Integer> minutes = Pattern.compile("<li( class=\"late\")?><b>([+−])(\\d+) min</b>")
@@ -153,7 +165,7 @@ class BookRoomTest {
     @Test
     void aDayOfAJobSomebodyDoesNotSeeIsNotCompared() {
         Job other = DemoJobs.like("The Night Shift, first founder", "not Pell's", jobs);
-        Run run = runs.begin(other.id(), "ines");
+        Run run = seats.begin(other.id(), "ines");
         assertThat(mvc.get()
                         .uri("/jobs/" + test.id() + "/book/compare?run=" + held.id() + "&with=" + run.id())
                         .with(user("pell").roles("HANDS")))
@@ -163,10 +175,10 @@ class BookRoomTest {
     @Test
     void aWordIsFoundInTheBooksOfTheJobsSomebodySees() throws Exception {
         Job closed = DemoJobs.like("The Night Shift, first founder", "unseen by Pell", jobs);
-        Run run = runs.begin(closed.id(), "ines");
-        runs.report(
+        Run run = seats.begin(closed.id(), "ines");
+        reports.take(
                 closed.id(),
-                new RunEvent("note-found-1", runs.now(run), "Ines", Type.NOTE, "", 0, 0, "Marzipan smell of the gel"),
+                new RunEvent.Note(new Stamp("note-found-1", runs.now(run), "Ines"), "Marzipan smell of the gel"),
                 "ines");
         assertThat(lead.get("/book?find=MARZIPAN gel"))
                 .contains("Marzipan smell")

@@ -7,7 +7,7 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
 import app.kemdro.core.run.RunEvent;
-import app.kemdro.core.run.RunEvent.Type;
+import app.kemdro.core.run.Stamp;
 import app.kemdro.core.run.StepState.Status;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.web.DemoJobs;
@@ -20,8 +20,11 @@ import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.run.Reports;
 import app.kemdro.web.records.run.RoomWatch;
+import app.kemdro.web.records.run.RunNow;
 import app.kemdro.web.records.run.Runs;
-import app.kemdro.web.records.run.Runs.Standing;
+import app.kemdro.web.records.run.Seats;
+import app.kemdro.web.records.run.Standings;
+import app.kemdro.web.records.run.Told;
 import java.time.Duration;
 import java.time.LocalDateTime;
 import java.util.Optional;
@@ -38,6 +41,12 @@ import org.springframework.test.web.servlet.assertj.MockMvcTester;
 @DemoTest
 class LiveTest {
     private static final byte[] PNG = TestPictures.png(4, 3);
+
+    @Autowired
+    private Standings standings;
+
+    @Autowired
+    private Seats seats;
 
     @Autowired
     private Runs runs;
@@ -61,12 +70,12 @@ class LiveTest {
     void seat() {
         clock.pass(Duration.ofMinutes(1));
         job = DemoJobs.like("Orrin Vask", "In the chair", jobs);
-        runs.begin(job.id(), "ines");
+        seats.begin(job.id(), "ines");
     }
 
     private record Said(int status, String body) {}
 
-    private Said press(String device, Type type, String step, String hands, String text, int seconds, long ago)
+    private Said press(String device, String type, String step, String hands, String text, int seconds, long ago)
             throws Exception {
         String body =
                 "{\"id\":\"live-%06d\",\"device\":\"%s\",\"type\":\"%s\",\"step\":\"%s\",\"hands\":\"%s\",\"text\":\"%s\",\"seconds\":%d,\"ago\":%d}"
@@ -82,7 +91,7 @@ class LiveTest {
         return new Said(response.getStatus(), response.getContentAsString());
     }
 
-    private Said press(Type type, String step, String hands, String text) throws Exception {
+    private Said press(String type, String step, String hands, String text) throws Exception {
         return press("tablet", type, step, hands, text, 0, 0);
     }
 
@@ -95,12 +104,12 @@ class LiveTest {
                 .getContentAsString();
     }
 
-    private Standing now() {
-        return runs.standing(runs.open(job.id()).orElseThrow());
+    private RunNow now() {
+        return standings.of(runs.open(job.id()).orElseThrow());
     }
 
     private Placed next(String hands) {
-        Standing s = now();
+        RunNow s = now();
         return s.schedule().placed().stream()
                 .filter(p ->
                         hands.equals(p.worker()) && s.state().step(p.task()).status() == Status.WAITING)
@@ -112,31 +121,31 @@ class LiveTest {
     private void carryOut(Duration time) {
         LocalDateTime end = LocalDateTime.now(clock).plus(time);
         while (LocalDateTime.now(clock).isBefore(end)) {
-            Standing s = now();
+            RunNow s = now();
             LocalDateTime at = runs.now(s.run());
             for (var worker : s.plan().network().workers()) {
-                Standing then = now();
+                RunNow then = now();
                 var running = then.state().runningBy(worker.id());
                 if (running.isPresent()
                         && !then.plan()
                                 .clock(then.schedule().of(running.get()).end())
                                 .isAfter(at)) {
-                    report(at, worker.id(), Type.FINISH, running.get());
+                    report(at, worker.id(), "FINISH", running.get());
                 } else if (running.isEmpty()) {
                     then.schedule().placed().stream()
                             .filter(p -> worker.id().equals(p.worker()))
                             .filter(p -> then.state().step(p.task()).status() == Status.WAITING)
                             .findFirst()
                             .filter(p -> !then.plan().clock(p.start()).isAfter(at))
-                            .ifPresent(p -> report(at, worker.id(), Type.START, p.task()));
+                            .ifPresent(p -> report(at, worker.id(), "START", p.task()));
                 }
             }
             clock.pass(Duration.ofSeconds(20));
         }
     }
 
-    private void report(LocalDateTime at, String hands, Type type, String step) {
-        runs.report(job.id(), new RunEvent("carry-" + pressed++, at, hands, type, step, 0, 0, ""), "ines");
+    private void report(LocalDateTime at, String hands, String type, String step) {
+        reports.take(job.id(), Told.event(new Stamp("carry-" + pressed++, at, hands), type, step, 0, ""), "ines");
     }
 
     @Test
@@ -144,10 +153,10 @@ class LiveTest {
         Placed first = next("Ines");
         LocalDateTime began = runs.now(now().run());
         clock.pass(Duration.ofMinutes(10));
-        assertThat(press("tablet", Type.START, first.task(), "Ines", "", 0, 600_000)
+        assertThat(press("tablet", "START", first.task(), "Ines", "", 0, 600_000)
                         .status())
                 .isEqualTo(200);
-        assertThat(press("tablet", Type.FINISH, first.task(), "Ines", "", 0, 420_000)
+        assertThat(press("tablet", "FINISH", first.task(), "Ines", "", 0, 420_000)
                         .status())
                 .isEqualTo(200);
         assertThat(now().state().step(first.task()).started()).isEqualTo(began);
@@ -157,27 +166,28 @@ class LiveTest {
     @Test
     void aKeptPressThatCanNoLongerBeIsSaidToEverybody() throws Exception {
         Placed first = next("Ines");
-        press(Type.START, first.task(), "Ines", "");
-        press(Type.FINISH, first.task(), "Ines", "");
+        press("START", first.task(), "Ines", "");
+        press("FINISH", first.task(), "Ines", "");
         clock.pass(Duration.ofMinutes(5));
-        assertThat(press("tablet", Type.FINISH, first.task(), "Ines", "", 0, 240_000)
+        assertThat(press("tablet", "FINISH", first.task(), "Ines", "", 0, 240_000)
                         .status())
                 .isEqualTo(409);
         assertThat(now().state().notes())
-                .anyMatch(n -> n.text().contains("left aside") && n.text().contains("not under way"));
+                .filteredOn(RunEvent.Note.class::isInstance)
+                .extracting(n -> ((RunEvent.Note) n).text())
+                .anyMatch(text -> text.contains("left aside") && text.contains("not under way"));
     }
 
     @Test
     void oneScreenDrivesEachPairOfHandsAndHandsThemOverInOnePress() throws Exception {
         Placed first = next("Pell");
-        assertThat(press("tablet", Type.START, first.task(), "Pell", "", 0, 0).status())
+        assertThat(press("tablet", "START", first.task(), "Pell", "", 0, 0).status())
                 .isEqualTo(200);
-        Said refused = press("phone", Type.FINISH, first.task(), "Pell", "", 0, 0);
+        Said refused = press("phone", "FINISH", first.task(), "Pell", "", 0, 0);
         assertThat(refused.status()).isEqualTo(409);
         assertThat(refused.body()).contains("driven on another screen");
-        assertThat(press("phone", Type.DRIVE, "", "Pell", "phone", 0, 0).status())
-                .isEqualTo(200);
-        assertThat(press("phone", Type.FINISH, first.task(), "Pell", "", 0, 0).status())
+        assertThat(press("phone", "DRIVE", "", "Pell", "phone", 0, 0).status()).isEqualTo(200);
+        assertThat(press("phone", "FINISH", first.task(), "Pell", "", 0, 0).status())
                 .isEqualTo(200);
     }
 
@@ -189,60 +199,59 @@ class LiveTest {
                 .matcher(troubles);
         assertThat(lifted.find()).as(troubles).isTrue();
         int steps = now().plan().steps().size();
-        Said said = press(Type.TROUBLE, lifted.group(1), "Ines", "lifted-edge");
+        Said said = press("TROUBLE", lifted.group(1), "Ines", "lifted-edge");
         assertThat(said.status()).isEqualTo(200);
         assertThat(said.body()).contains("comes in at");
         assertThat(now().plan().steps()).hasSize(steps + 4);
-        press(Type.UNDO, "", "Ines", "");
+        press("UNDO", "", "Ines", "");
         assertThat(now().plan().steps()).hasSize(steps);
-        assertThat(press(Type.TROUBLE, lifted.group(1), "Ines", "popped-brow").body())
+        assertThat(press("TROUBLE", lifted.group(1), "Ines", "popped-brow").body())
                 .contains("does not happen to");
     }
 
     @Test
     void leversComeWhenTheCallIsInDangerAndArePulledByWhatTheySay() throws Exception {
         Placed first = next("Ines");
-        press(Type.START, first.task(), "Ines", "");
-        press("tablet", Type.ADD, first.task(), "Ines", "", 3600, 0);
+        press("START", first.task(), "Ines", "");
+        press("tablet", "ADD", first.task(), "Ines", "", 3600, 0);
         int late = now().schedule().ready();
         String helps = get("levers");
         assertThat(helps).contains("\"says\"").contains("\"acts\"");
         Matcher drop =
                 Pattern.compile("\"type\":\"DROP\",\"step\":\"([^\"]+)\"").matcher(helps);
         if (drop.find()) {
-            assertThat(press(Type.DROP, drop.group(1), "Ines", "no time").status())
-                    .isEqualTo(200);
+            assertThat(press("DROP", drop.group(1), "Ines", "no time").status()).isEqualTo(200);
             assertThat(now().schedule().ready()).isLessThan(late);
         }
-        assertThat(press(Type.JOIN, "", "Marit", "LEAD").status()).isEqualTo(200);
+        assertThat(press("JOIN", "", "Marit", "LEAD").status()).isEqualTo(200);
         assertThat(now().schedule().ready()).isLessThan(late);
-        assertThat(press(Type.DROP, first.task().substring(0, 4), "Ines", "").status())
+        assertThat(press("DROP", first.task().substring(0, 4), "Ines", "").status())
                 .isEqualTo(409);
     }
 
     @Test
     void whatCannotBeIsRefusedWithWords() throws Exception {
-        assertThat(press(Type.JOIN, "", "", "LEAD").body()).contains("Say who joins");
-        assertThat(press(Type.JOIN, "", "Ines", "LEAD").body()).contains("here already");
-        assertThat(press(Type.LEAVE, "", "Nobody", "").body()).contains("is not here");
-        assertThat(press(Type.ROOM, "", "", "hot").body()).contains("could not be read");
-        assertThat(press(Type.ROOM, "", "", "80;45;1").body()).contains("no room to work in");
-        assertThat(press(Type.REDO, next("Ines").task(), "Ines", "").body()).contains("Only what is done");
-        assertThat(press(Type.REACTION, "", "Ines", "").body()).contains("Say in a word");
-        assertThat(press("tablet", Type.AWAY, "", "", "", 5, 0).body()).contains("a minute to two hours");
-        press(Type.LEAVE, "", "Pell", "");
-        assertThat(press(Type.LEAVE, "", "Ines", "").body()).contains("never left alone");
+        assertThat(press("JOIN", "", "", "LEAD").body()).contains("Say who joins");
+        assertThat(press("JOIN", "", "Ines", "LEAD").body()).contains("here already");
+        assertThat(press("LEAVE", "", "Nobody", "").body()).contains("is not here");
+        assertThat(press("ROOM", "", "", "hot").body()).contains("could not be read");
+        assertThat(press("ROOM", "", "", "80;45;1").body()).contains("no room to work in");
+        assertThat(press("REDO", next("Ines").task(), "Ines", "").body()).contains("Only what is done");
+        assertThat(press("REACTION", "", "Ines", "").body()).contains("Say in a word");
+        assertThat(press("tablet", "AWAY", "", "", "", 5, 0).body()).contains("a minute to two hours");
+        press("LEAVE", "", "Pell", "");
+        assertThat(press("LEAVE", "", "Ines", "").body()).contains("never left alone");
     }
 
     /** Who came last and is alone now does not vanish by taking their coming back. */
     @Test
     void thePerformerIsNotLeftAloneByTakingBackEither() throws Exception {
-        press(Type.JOIN, "", "Mara", "LEAD");
-        press(Type.LEAVE, "", "Pell", "");
-        press(Type.LEAVE, "", "Ines", "");
-        assertThat(press(Type.UNDO, "", "Mara", "").body()).contains("never left alone");
-        press(Type.JOIN, "", "Pell", "LEAD");
-        assertThat(press(Type.UNDO, "", "Mara", "").status()).isEqualTo(200);
+        press("JOIN", "", "Mara", "LEAD");
+        press("LEAVE", "", "Pell", "");
+        press("LEAVE", "", "Ines", "");
+        assertThat(press("UNDO", "", "Mara", "").body()).contains("never left alone");
+        press("JOIN", "", "Pell", "LEAD");
+        assertThat(press("UNDO", "", "Mara", "").status()).isEqualTo(200);
     }
 
     @Test
@@ -255,23 +264,23 @@ class LiveTest {
                     .matcher(get("state"));
         }
         String step = film.group(1);
-        assertThat(press(Type.DRYER, step, "Ines", "").body()).contains("\"blown\":true");
-        assertThat(press(Type.DRYER, step, "Ines", "").body()).doesNotContain("\"blown\":true");
-        assertThat(press(Type.DRYER, next("Ines").task(), "Ines", "").body()).contains("is drying");
+        assertThat(press("DRYER", step, "Ines", "").body()).contains("\"blown\":true");
+        assertThat(press("DRYER", step, "Ines", "").body()).doesNotContain("\"blown\":true");
+        assertThat(press("DRYER", next("Ines").task(), "Ines", "").body()).contains("is drying");
     }
 
     /** Whatever is left out, the chair goes on and every screen is drawn. */
     @Test
     void anyStepCanBeLeftOut() throws Exception {
         for (int k = 0; k < 40; k++) {
-            Standing s = now();
+            RunNow s = now();
             var next = s.schedule().placed().stream()
                     .filter(p -> s.state().step(p.task()).status() == Status.WAITING)
                     .findFirst();
             if (next.isEmpty()) {
                 break;
             }
-            assertThat(press(Type.SKIP, next.get().task(), "Ines", "not needed").status())
+            assertThat(press("SKIP", next.get().task(), "Ines", "not needed").status())
                     .as(next.get().task())
                     .isEqualTo(200);
         }
@@ -281,11 +290,11 @@ class LiveTest {
     @Test
     void aReactionStopsEverythingAndIsKept() throws Exception {
         Placed first = next("Ines");
-        press(Type.START, first.task(), "Ines", "");
-        String view = press(Type.REACTION, "", "Ines", "left cheek burns").body();
+        press("START", first.task(), "Ines", "");
+        String view = press("REACTION", "", "Ines", "left cheek burns").body();
         assertThat(view).contains("\"pauseWhy\":\"reaction\"");
         assertThat(now().state().step(first.task()).status()).isEqualTo(Status.WAITING);
-        assertThat(press(Type.START, first.task(), "Ines", "").body()).contains("End it first");
+        assertThat(press("START", first.task(), "Ines", "").body()).contains("End it first");
         assertThat(get("off")).contains("Mouth, nose and eyes first");
     }
 
@@ -294,7 +303,7 @@ class LiveTest {
         double before = now().plan().network().tasks().stream()
                 .mapToInt(t -> t.modes().get(0).settled())
                 .sum();
-        assertThat(press(Type.ROOM, "", "", "26.0;80;1").status()).isEqualTo(200);
+        assertThat(press("ROOM", "", "", "26.0;80;1").status()).isEqualTo(200);
         assertThat(now().plan().network().tasks().stream()
                         .mapToInt(t -> t.modes().get(0).settled())
                         .sum())
@@ -305,7 +314,7 @@ class LiveTest {
     @Test
     void theSensorIsFollowedWhenTheRoomChangesAndNotBefore() {
         RoomSensor sensor = mock(RoomSensor.class);
-        RoomWatch watch = new RoomWatch(sensor, runs, reports, jobs);
+        RoomWatch watch = new RoomWatch(sensor, runs, standings, reports, jobs);
         var counted = now().plan().brief().room();
         when(sensor.now())
                 .thenReturn(Optional.of(
@@ -323,7 +332,7 @@ class LiveTest {
         watch.destroy();
         assertThat(now().plan().brief().room().humidityPercent()).isEqualTo(80);
         assertThat(now().state().events())
-                .filteredOn(e -> e.type() == Type.ROOM)
+                .filteredOn(RunEvent.Room.class::isInstance)
                 .hasSize(1);
     }
 
@@ -406,7 +415,7 @@ class LiveTest {
     @Test
     void readyMovesWhileNobodyPresses() throws Exception {
         Placed first = next("Ines");
-        press(Type.START, first.task(), "Ines", "");
+        press("START", first.task(), "Ines", "");
         long before = readyAt();
         clock.pass(Duration.ofMinutes(90));
         long after = readyAt();
@@ -424,17 +433,17 @@ class LiveTest {
     /** A step whose earlier step is not done is begun only by whoever says that it is meant. */
     @Test
     void beginningAgainstTheOrderIsAskedBack() throws Exception {
-        Standing s = now();
+        RunNow s = now();
         String late = s.plan().network().lags().stream()
                 .filter(l -> l.to().startsWith("crust-nose/press"))
                 .findFirst()
                 .orElseThrow()
                 .to();
-        Said asked = press(Type.START, late, "Ines", "");
+        Said asked = press("START", late, "Ines", "");
         assertThat(asked.status()).isEqualTo(409);
         assertThat(asked.body()).contains("\"ask\":true");
         assertThat(now().state().step(late).status()).isEqualTo(Status.WAITING);
-        assertThat(press(Type.START, late, "Ines", "sure").status()).isEqualTo(200);
+        assertThat(press("START", late, "Ines", "sure").status()).isEqualTo(200);
         assertThat(now().state().step(late).status()).isEqualTo(Status.RUNNING);
     }
 
@@ -442,10 +451,10 @@ class LiveTest {
     @Test
     void aRunEndsAtAnyMomentAndTheJobCanBeginAgain() throws Exception {
         Placed first = next("Ines");
-        press(Type.START, first.task(), "Ines", "");
-        assertThat(press(Type.END, "", "Ines", "").status()).isEqualTo(200);
+        press("START", first.task(), "Ines", "");
+        assertThat(press("END", "", "Ines", "").status()).isEqualTo(200);
         assertThat(runs.open(job.id())).isEmpty();
-        runs.begin(job.id(), "ines");
+        seats.begin(job.id(), "ines");
         assertThat(runs.open(job.id())).isPresent();
     }
 
@@ -456,22 +465,22 @@ class LiveTest {
         Matcher any = Pattern.compile("\"id\":\"([a-z-]+)\"[^\\]]*?\"step\":\"([^\"]+)\"")
                 .matcher(get("troubles"));
         assertThat(any.find()).isTrue();
-        assertThat(press(Type.TROUBLE, any.group(2), "Pell", any.group(1)).status())
+        assertThat(press("TROUBLE", any.group(2), "Pell", any.group(1)).status())
                 .isEqualTo(200);
         for (int k = 0; k < 6; k++) {
-            assertThat(press(Type.UNDO, "", "Ines", "").status()).isIn(200, 409);
+            assertThat(press("UNDO", "", "Ines", "").status()).isIn(200, 409);
         }
-        assertThat(press(Type.JOIN, "", "Marit", "LEAD").status()).isEqualTo(200);
-        assertThat(press(Type.ROOM, "", "", "24.0;50;1").status()).isEqualTo(200);
-        assertThat(press(Type.END, "", "Ines", "").status()).isEqualTo(200);
+        assertThat(press("JOIN", "", "Marit", "LEAD").status()).isEqualTo(200);
+        assertThat(press("ROOM", "", "", "24.0;50;1").status()).isEqualTo(200);
+        assertThat(press("END", "", "Ines", "").status()).isEqualTo(200);
     }
 
     /** What was lived through must be readable afterwards, whatever was left out. */
     @Test
     void theContinuitySheetOfARunThatLeftOutAStepIsAPdf() throws Exception {
         carryOut(Duration.ofMinutes(20));
-        press(Type.SKIP, next("Ines").task(), "Ines", "not needed");
-        press(Type.END, "", "Ines", "");
+        press("SKIP", next("Ines").task(), "Ines", "not needed");
+        press("END", "", "Ines", "");
         var sheet = mvc.get()
                 .uri("/jobs/" + job.id() + "/continuity.pdf")
                 .with(user("ines").roles("LEAD"))
@@ -486,8 +495,8 @@ class LiveTest {
     void whatLiesOnTheBodyIsNotChangedToAnotherSchool() throws Exception {
         Placed first = next("Ines");
         String entry = now().plan().step(first.task()).entryId();
-        press(Type.START, first.task(), "Ines", "");
-        assertThat(press(Type.SCHOOL, entry, "Ines", "cap-plastic").status()).isEqualTo(409);
+        press("START", first.task(), "Ines", "");
+        assertThat(press("SCHOOL", entry, "Ines", "cap-plastic").status()).isEqualTo(409);
         for (int minutes = 0; minutes < 60; minutes += 20) {
             assertThat(mvc.get()
                             .uri("/jobs/" + job.id() + "/chair/levers")

@@ -6,7 +6,7 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
 import app.kemdro.core.run.RunEvent;
-import app.kemdro.core.run.RunEvent.Type;
+import app.kemdro.core.run.Stamp;
 import app.kemdro.core.run.StepState.Status;
 import app.kemdro.core.schedule.Placed;
 import app.kemdro.web.DemoJobs;
@@ -15,8 +15,12 @@ import app.kemdro.web.TestClock;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.run.Asked;
+import app.kemdro.web.records.run.Reports;
+import app.kemdro.web.records.run.RunNow;
 import app.kemdro.web.records.run.Runs;
-import app.kemdro.web.records.run.Runs.Standing;
+import app.kemdro.web.records.run.Seats;
+import app.kemdro.web.records.run.Standings;
+import app.kemdro.web.records.run.Told;
 import java.time.Duration;
 import java.time.LocalDateTime;
 import org.junit.jupiter.api.BeforeEach;
@@ -27,6 +31,15 @@ import org.springframework.test.web.servlet.assertj.MockMvcTester;
 
 @DemoTest
 class RunTest {
+    @Autowired
+    private Standings standings;
+
+    @Autowired
+    private Seats seats;
+
+    @Autowired
+    private Reports reports;
+
     @Autowired
     private Runs runs;
 
@@ -45,51 +58,48 @@ class RunTest {
     @BeforeEach
     void seat() {
         job = DemoJobs.like("Sprue", "In the chair", jobs);
-        runs.begin(job.id(), "ines");
+        seats.begin(job.id(), "ines");
     }
 
-    private RunEvent event(Type type, String step, String text) {
-        return new RunEvent(
-                "press-000" + pressed++,
-                LocalDateTime.now(clock),
-                "Pell",
+    private RunEvent event(String type, String step, String text) {
+        return Told.event(
+                new Stamp("press-000" + pressed++, LocalDateTime.now(clock), "Pell"),
                 type,
                 step,
-                type == Type.ADD ? 120 : 0,
-                0,
+                type.equals("ADD") ? 120 : 0,
                 text);
     }
 
-    private Standing report(Type type, String step, String text) {
-        return runs.report(job.id(), event(type, step, text), "ines");
+    private RunNow report(String type, String step, String text) {
+        return reports.take(job.id(), event(type, step, text), "ines");
     }
 
-    private Placed next(Standing s) {
+    private Placed next(RunNow s) {
         return s.schedule().placed().stream()
                 .filter(p -> s.state().step(p.task()).status() == Status.WAITING)
                 .findFirst()
                 .orElseThrow();
     }
 
-    private Standing now() {
-        return runs.standing(runs.open(job.id()).orElseThrow());
+    private RunNow now() {
+        return standings.of(runs.open(job.id()).orElseThrow());
     }
 
     @Test
     void oneKeyFinishesAStepAndTheNextBegins() {
         Placed first = next(now());
-        report(Type.START, first.task(), "");
+        report("START", first.task(), "");
         clock.pass(Duration.ofMinutes(2));
-        Standing after = report(Type.FINISH, first.task(), "");
+        RunNow after = report("FINISH", first.task(), "");
         assertThat(after.state().step(first.task()).status()).isEqualTo(Status.DONE);
         assertThat(after.state().runningBy("Pell")).isPresent();
     }
 
     @Test
     void theSamePressTwiceCountsOnce() {
-        RunEvent start = event(Type.START, next(now()).task(), "");
-        runs.report(job.id(), start, "ines");
-        Standing twice = runs.report(job.id(), start, "ines");
+        RunEvent start = event("START", next(now()).task(), "");
+        reports.take(job.id(), start, "ines");
+        RunNow twice = reports.take(job.id(), start, "ines");
         assertThat(twice.state().events())
                 .filteredOn(e -> e.id().equals(start.id()))
                 .hasSize(1);
@@ -98,34 +108,34 @@ class RunTest {
     @Test
     void takeBackGivesBackTheStepAndWhatItLetBegin() {
         Placed first = next(now());
-        report(Type.START, first.task(), "");
+        report("START", first.task(), "");
         clock.pass(Duration.ofMinutes(1));
-        report(Type.FINISH, first.task(), "");
-        Standing back = report(Type.UNDO, "", "");
+        report("FINISH", first.task(), "");
+        RunNow back = report("UNDO", "", "");
         assertThat(back.state().runningBy("Pell")).contains(first.task());
     }
 
     @Test
     void whatCannotBeIsRefusedInWords() {
         Placed first = next(now());
-        assertThatThrownBy(() -> report(Type.FINISH, first.task(), "")).hasMessageContaining("not under way");
-        assertThatThrownBy(() -> report(Type.SKIP, first.task(), " ")).hasMessageContaining("why it is left out");
-        assertThatThrownBy(() -> report(Type.START, "no-such-step", "")).hasMessageContaining("no such step");
-        assertThatThrownBy(() -> report(Type.BACK, "", "")).hasMessageContaining("No break");
-        report(Type.START, first.task(), "");
-        assertThatThrownBy(() -> report(Type.START, first.task(), "")).hasMessageContaining("begun already");
-        assertThatThrownBy(() -> report(Type.BREAK, "", "")).hasMessageContaining("Finish it before the break");
+        assertThatThrownBy(() -> report("FINISH", first.task(), "")).hasMessageContaining("not under way");
+        assertThatThrownBy(() -> report("SKIP", first.task(), " ")).hasMessageContaining("why it is left out");
+        assertThatThrownBy(() -> report("START", "no-such-step", "")).hasMessageContaining("no such step");
+        assertThatThrownBy(() -> report("BACK", "", "")).hasMessageContaining("No break");
+        report("START", first.task(), "");
+        assertThatThrownBy(() -> report("START", first.task(), "")).hasMessageContaining("begun already");
+        assertThatThrownBy(() -> report("BREAK", "", "")).hasMessageContaining("Finish it before the break");
     }
 
     @Test
     void aStepLeftOutMakesItReadySoonerAndKeepsItsReason() {
-        Standing before = now();
+        RunNow before = now();
         String longest = before.plan().steps().stream()
                 .filter(s -> s.template().id().equals("highlight"))
                 .findFirst()
                 .orElseThrow()
                 .id();
-        Standing after = report(Type.SKIP, longest, "no time");
+        RunNow after = report("SKIP", longest, "no time");
         assertThat(after.schedule().ready()).isLessThan(before.schedule().ready());
         assertThat(after.state().step(longest).reason()).isEqualTo("no time");
     }
@@ -145,7 +155,7 @@ class RunTest {
 
     @Test
     void badReportsGetAClearAnswerAndChangeNothing() {
-        int events = runs.eventsOf(runs.open(job.id()).orElseThrow()).size();
+        int events = standings.eventsOf(runs.open(job.id()).orElseThrow()).size();
         for (String body : new String[] {
             "{",
             "[]",
@@ -167,18 +177,18 @@ class RunTest {
                     .isBetween(400, 499);
             assertThat(answer).bodyText().doesNotContain("Exception").doesNotContain("at app.kemdro");
         }
-        assertThat(runs.eventsOf(runs.open(job.id()).orElseThrow())).hasSize(events);
+        assertThat(standings.eventsOf(runs.open(job.id()).orElseThrow())).hasSize(events);
     }
 
     @Test
     void theScreenKnowsWhatIsWetAndWhatToLookFor() {
-        Standing s = now();
+        RunNow s = now();
         while (s.state().steps().values().stream().noneMatch(x -> x.status() == Status.DONE)
                 || new app.kemdro.core.run.Chair(s.plan(), s.state())
                         .films(LocalDateTime.now(clock))
                         .isEmpty()) {
             String step = s.state().runningBy("Pell").orElse(null);
-            s = step == null ? report(Type.START, next(s).task(), "") : report(Type.FINISH, step, "");
+            s = step == null ? report("START", next(s).task(), "") : report("FINISH", step, "");
             clock.pass(Duration.ofSeconds(40));
         }
         ChairView view = ChairView.of(s, LocalDateTime.now(clock));
@@ -195,7 +205,7 @@ class RunTest {
                 .filter(j -> j.title().equals("Orrin Vask"))
                 .findFirst()
                 .orElseThrow();
-        runs.begin(founder.id(), "ines");
+        seats.begin(founder.id(), "ines");
         ChairView view = view(founder);
         int rests = 0;
         for (int k = 0; k < 4000 && !view.allDone(); k++) {
@@ -212,30 +222,34 @@ class RunTest {
     }
 
     private ChairView view(Job of) {
-        return ChairView.of(runs.standing(runs.open(of.id()).orElseThrow()), LocalDateTime.now(clock));
+        return ChairView.of(standings.of(runs.open(of.id()).orElseThrow()), LocalDateTime.now(clock));
     }
 
     private void press(Job of, ChairView view) {
         boolean somebodyWorks = view.hands().stream().anyMatch(h -> h.running() != null);
         for (ChairView.Hands h : view.hands()) {
-            Type type = null;
+            String type = null;
             if (view.onBreak()) {
-                type = view.now() >= java.util.Objects.requireNonNull(view.breakUntil()) ? Type.BACK : null;
+                type = view.now() >= java.util.Objects.requireNonNull(view.breakUntil()) ? "BACK" : null;
             } else if (h.running() != null) {
-                type = h.running().until() <= view.now() ? Type.FINISH : null;
+                type = h.running().until() <= view.now() ? "FINISH" : null;
             } else if (h.restDue()) {
-                type = somebodyWorks ? null : Type.BREAK;
+                type = somebodyWorks ? null : "BREAK";
             } else if (h.upcoming() != null && h.upcoming().from() <= view.now()) {
-                type = Type.START;
+                type = "START";
             }
             if (type != null) {
                 ChairView.Now at = h.running() != null ? h.running() : h.upcoming();
-                String step = at == null || type == Type.BREAK || type == Type.BACK ? "" : at.step();
+                String step = at == null || type.equals("BREAK") || type.equals("BACK") ? "" : at.step();
                 try {
-                    runs.report(
+                    reports.take(
                             of.id(),
-                            new RunEvent(
-                                    "whole-" + pressed++, LocalDateTime.now(clock), h.name(), type, step, 0, 0, ""),
+                            Told.event(
+                                    new Stamp("whole-" + pressed++, LocalDateTime.now(clock), h.name()),
+                                    type,
+                                    step,
+                                    0,
+                                    ""),
                             "ines");
                     return;
                 } catch (Asked tooSoon) {
@@ -248,10 +262,10 @@ class RunTest {
     /** A run keeps the look it was made for: the book is not rewritten by what is planned for next week. */
     @Test
     void theBookStaysTrueWhenTheLookIsChangedLater() {
-        Standing held = now();
-        report(Type.END, "", "");
+        RunNow held = now();
+        report("END", "", "");
         jobs.change(job.id(), j -> j.setLook(app.kemdro.core.look.Look.EMPTY));
-        Standing later = runs.standing(runs.of(job.id()).get(0));
+        RunNow later = standings.of(runs.of(job.id()).get(0));
         assertThat(later.plan().schedule()).isEqualTo(held.plan().schedule());
     }
 }

@@ -7,7 +7,7 @@ import app.kemdro.web.AsLead;
 import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
 import app.kemdro.web.records.job.Jobs;
-import app.kemdro.web.records.run.Runs;
+import app.kemdro.web.records.run.Seats;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -27,7 +27,7 @@ class BackupTest {
     private Jobs jobs;
 
     @Autowired
-    private Runs runs;
+    private Seats seats;
 
     @Autowired
     private JdbcTemplate database;
@@ -39,7 +39,7 @@ class BackupTest {
     @Test
     void aBackupBroughtIntoAnEmptyHouseIsEqual(@TempDir Path folder) throws Exception {
         long job = DemoJobs.like("Sprue", "kept", jobs).id();
-        runs.begin(job, "ines");
+        seats.begin(job, "ines");
         Path file = folder.resolve("house.backup");
         Files.write(file, new AsLead(mvc).answer("/house/backup").getContentAsByteArray());
         String url = "jdbc:h2:file:" + folder.resolve("kemdro");

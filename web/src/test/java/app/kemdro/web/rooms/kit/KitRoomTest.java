@@ -5,8 +5,10 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
-import app.kemdro.core.plan.Plan;
-import app.kemdro.core.plan.PlannedStep;
+import app.kemdro.core.run.RunEvent;
+import app.kemdro.core.run.Stamp;
+import app.kemdro.core.run.StepState.Status;
+import app.kemdro.core.schedule.Placed;
 import app.kemdro.web.AsLead;
 import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
@@ -14,19 +16,17 @@ import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.plan.Plans;
 import app.kemdro.web.records.product.Products;
+import app.kemdro.web.records.run.Reports;
 import app.kemdro.web.records.run.Run;
-import app.kemdro.web.records.run.RunEnded;
-import app.kemdro.web.records.run.Runs;
+import app.kemdro.web.records.run.Seats;
+import app.kemdro.web.records.run.Standings;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
-import java.util.stream.Collectors;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
 
 @DemoTest
@@ -41,10 +41,13 @@ class KitRoomTest {
     private Plans plans;
 
     @Autowired
-    private Runs runs;
+    private Seats seats;
 
     @Autowired
-    private ApplicationEventPublisher told;
+    private Standings standings;
+
+    @Autowired
+    private Reports reports;
 
     @Autowired
     private MockMvcTester mvc;
@@ -150,12 +153,20 @@ class KitRoomTest {
     @Test
     void aDayInTheChairTakesItsMaterialsOffTheStock() throws Exception {
         Job job = DemoJobs.like("Sprue", "stock", jobs);
-        Plan plan = plans.of(job).plan().orElseThrow();
-        Set<String> done = plan.steps().stream().map(PlannedStep::id).collect(Collectors.toSet());
         double latex = packs("heath-latex");
         double cream = packs("bell-cream-pale");
-        Run run = runs.begin(job.id(), "ines");
-        told.publishEvent(new RunEnded(job.id(), run.id(), plan, job.look(), done));
+        Run run = seats.begin(job.id(), "ines");
+        for (Placed p : standings.of(run).schedule().placed()) {
+            String hands = p.worker() == null ? "" : p.worker();
+            if (standings.of(run).state().step(p.task()).status() == Status.WAITING) {
+                Stamp begun = new Stamp("begun-" + p.task(), run.beganAt().plusSeconds(p.start()), hands);
+                reports.take(job.id(), new RunEvent.Start(begun, p.task(), 0, true), "ines");
+            }
+            Stamp done = new Stamp("done-" + p.task(), run.beganAt().plusSeconds(p.end()), hands);
+            reports.take(job.id(), new RunEvent.Finish(done, p.task()), "ines");
+        }
+        reports.take(
+                job.id(), new RunEvent.End(new Stamp("end-sprue", run.beganAt().plusHours(2), "")), "ines");
         assertThat(packs("heath-latex")).isLessThan(latex);
         assertThat(get("/jobs/" + job.id() + "/kit")).contains("Taken off the stock", "Heath moulding latex");
         post("/jobs/" + job.id() + "/kit/put-back");

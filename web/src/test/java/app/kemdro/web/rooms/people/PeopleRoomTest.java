@@ -6,9 +6,10 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Performer;
+import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.run.RunEvent;
-import app.kemdro.core.run.RunEvent.Type;
+import app.kemdro.core.run.Stamp;
 import app.kemdro.core.safety.Care.Skin;
 import app.kemdro.web.AsLead;
 import app.kemdro.web.DemoJobs;
@@ -17,7 +18,10 @@ import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.performer.Performers;
 import app.kemdro.web.records.performer.SkinSeenRow;
+import app.kemdro.web.records.run.Reports;
 import app.kemdro.web.records.run.Runs;
+import app.kemdro.web.records.run.Seats;
+import app.kemdro.web.records.run.Told;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Set;
@@ -35,6 +39,12 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
 class PeopleRoomTest {
     @Autowired
     private Jobs jobs;
+
+    @Autowired
+    private Seats seats;
+
+    @Autowired
+    private Reports reports;
 
     @Autowired
     private Runs runs;
@@ -118,20 +128,13 @@ class PeopleRoomTest {
     @Test
     void handsThatJoinARunSeeIt() throws Exception {
         Job job = ofInesOnly("joined");
-        runs.begin(job.id(), "ines");
+        seats.begin(job.id(), "ines");
         String chair = "/jobs/" + job.id() + "/chair";
         assertThat(mvc.get().uri(chair).with(user("pell").roles("HANDS"))).hasStatus(403);
-        runs.report(
+        reports.take(
                 job.id(),
-                new RunEvent(
-                        "join-pell-1",
-                        runs.now(runs.open(job.id()).orElseThrow()),
-                        "Pell",
-                        Type.JOIN,
-                        "",
-                        0,
-                        0,
-                        "ASSISTANT"),
+                new RunEvent.Join(
+                        new Stamp("join-pell-1", runs.now(runs.open(job.id()).orElseThrow()), "Pell"), Skill.ASSISTANT),
                 "ines");
         assertThat(mvc.get().uri(chair).with(user("pell").roles("HANDS"))).hasStatus(200);
     }
@@ -260,17 +263,17 @@ class PeopleRoomTest {
         });
         job = jobs.get(job.id());
         lead.post("/jobs/" + job.id() + "/strike/begin");
-        Plan plan = runs.planAt(job, job.brief().call().minusHours(3));
+        Plan plan = seats.planAt(job, job.brief().call().minusHours(3));
         String step = plan.schedule().placed().get(0).task();
         LocalDateTime at = plan.chairIn();
-        runs.storeFinished(
+        seats.storeFinished(
                 job,
                 plan,
                 List.of(
-                        new RunEvent("s", at, "Pell", Type.START, step, 0, 0, ""),
-                        new RunEvent("f", at.plusMinutes(4), "Pell", Type.FINISH, step, 0, 0, ""),
-                        new RunEvent("r", at.plusMinutes(5), "Pell", Type.REACTION, "", 0, 0, "hives-unheard-of"),
-                        new RunEvent("e", at.plusMinutes(9), "", Type.END, "", 0, 0, "")),
+                        new RunEvent.Start(new Stamp("s", at, "Pell"), step),
+                        new RunEvent.Finish(new Stamp("f", at.plusMinutes(4), "Pell"), step),
+                        new RunEvent.Reaction(new Stamp("r", at.plusMinutes(5), "Pell"), "hives-unheard-of"),
+                        new RunEvent.End(new Stamp("e", at.plusMinutes(9), ""))),
                 "ines",
                 0);
         assertThat(everything()).contains(name, "zinc-unheard-of", "welts-unheard-of", "hives-unheard-of");
@@ -298,7 +301,7 @@ class PeopleRoomTest {
     @Test
     void somebodyWhoSitsForNoJobIsRemovedAndNobodyIsForgottenWhileTheySit() throws Exception {
         Job job = ofInesOnly("sits now");
-        runs.begin(job.id(), "ines");
+        seats.begin(job.id(), "ines");
         String person = "/people/" + job.performer().id();
         lead.post(person + "/forget-health");
         assertThat(jobs.get(job.id()).performer().name()).isEqualTo("On sits now");
@@ -376,11 +379,11 @@ class PeopleRoomTest {
         Job job = DemoJobs.like("Sprue", "renamed since", jobs);
         performers.change(job.performer().id(), p -> p.alsoReactsTo(Set.of("nickel-of-old")));
         job = jobs.get(job.id());
-        Plan plan = runs.planAt(job, job.brief().call().minusHours(3));
-        runs.storeFinished(
+        Plan plan = seats.planAt(job, job.brief().call().minusHours(3));
+        seats.storeFinished(
                 job,
                 plan,
-                List.of(new RunEvent("e", plan.chairIn().plusMinutes(9), "", Type.END, "", 0, 0, "")),
+                List.of(new RunEvent.End(new Stamp("e", plan.chairIn().plusMinutes(9), ""))),
                 "ines",
                 0);
         String person = "/people/" + job.performer().id();
@@ -394,15 +397,17 @@ class PeopleRoomTest {
     @Test
     void handsThatLeaveARunNoLongerSeeIt() throws Exception {
         Job job = ofInesOnly("joined and left");
-        runs.begin(job.id(), "ines");
+        seats.begin(job.id(), "ines");
         String chair = "/jobs/" + job.id() + "/chair";
-        for (Type type : List.of(Type.JOIN, Type.LEAVE)) {
+        for (String type : List.of("JOIN", "LEAVE")) {
             LocalDateTime at = runs.now(runs.open(job.id()).orElseThrow());
-            runs.report(
+            reports.take(
                     job.id(),
-                    new RunEvent("pell-" + type, at, "Pell", type, "", 0, 0, type == Type.JOIN ? "ASSISTANT" : ""),
+                    Told.event(
+                            new Stamp("pell-" + type, at, "Pell"), type, "", 0, type.equals("JOIN") ? "ASSISTANT" : ""),
                     "ines");
-            assertThat(mvc.get().uri(chair).with(user("pell").roles("HANDS"))).hasStatus(type == Type.JOIN ? 200 : 403);
+            assertThat(mvc.get().uri(chair).with(user("pell").roles("HANDS")))
+                    .hasStatus(type.equals("JOIN") ? 200 : 403);
         }
     }
 }

@@ -13,6 +13,7 @@ import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.plan.Plans;
 import app.kemdro.web.records.run.Runs;
+import app.kemdro.web.records.run.Seats;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
@@ -31,6 +32,9 @@ class ShelfRoomTest {
 
     @Autowired
     private Plans plans;
+
+    @Autowired
+    private Seats seats;
 
     @Autowired
     private Runs runs;
@@ -66,7 +70,7 @@ class ShelfRoomTest {
     @Test
     void noJobIsTakenOffTheShelfWhileSomebodySitsForIt() throws Exception {
         Job job = DemoJobs.like("Orrin Vask", "sat for", jobs);
-        runs.begin(job.id(), "ines");
+        seats.begin(job.id(), "ines");
         lead.post("/jobs/" + job.id() + "/remove");
         assertThat(jobs.byCall()).anyMatch(j -> j.id() == job.id());
         assertThat(runs.open(job.id())).isPresent();

@@ -5,14 +5,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.run.RunEvent;
-import app.kemdro.core.run.RunEvent.Type;
+import app.kemdro.core.run.Stamp;
 import app.kemdro.web.AsLead;
 import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
 import app.kemdro.web.TestClock;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
+import app.kemdro.web.records.run.Reports;
 import app.kemdro.web.records.run.Runs;
+import app.kemdro.web.records.run.Seats;
+import app.kemdro.web.records.run.Standings;
 import java.time.Duration;
 import java.time.LocalDateTime;
 import java.util.List;
@@ -33,6 +36,15 @@ class OffTest {
 
     @Autowired
     private Jobs jobs;
+
+    @Autowired
+    private Standings standings;
+
+    @Autowired
+    private Seats seats;
+
+    @Autowired
+    private Reports reports;
 
     @Autowired
     private Runs runs;
@@ -162,14 +174,14 @@ class OffTest {
     /** Out of the middle of a run: the run ends, only what was laid comes off. */
     @Test
     void anEmergencyEndsTheRunAndTakesOffWhatIsOn() throws Exception {
-        runs.begin(job.id(), "ines");
+        seats.begin(job.id(), "ines");
         assertThat(lead.post(at + "/begin", "urgent", "true").get("refused"))
                 .asString()
                 .contains("Nothing has been laid yet");
         assertThat(runs.open(job.id())).as("the run goes on").isPresent();
         Job fresh = DemoJobs.like("Sprue", "comes off fast", jobs);
-        var run = runs.begin(fresh.id(), "ines");
-        var plan = runs.planned(run);
+        var run = seats.begin(fresh.id(), "ines");
+        var plan = standings.planned(run);
         var first = plan.schedule().placed().stream()
                 .filter(p ->
                         plan.step(p.task()).material().map(m -> m.isLayer()).orElse(false))
@@ -180,16 +192,14 @@ class OffTest {
                 continue;
             }
             String by = p.worker();
-            if (runs.standing(run).state().runningBy(by).isEmpty()) {
-                runs.report(
+            if (standings.of(run).state().runningBy(by).isEmpty()) {
+                reports.take(
                         fresh.id(),
-                        new RunEvent("s-" + p.task(), runs.now(run), by, Type.START, p.task(), 0, 0, ""),
+                        new RunEvent.Start(new Stamp("s-" + p.task(), runs.now(run), by), p.task()),
                         "ines");
             }
-            runs.report(
-                    fresh.id(),
-                    new RunEvent("f-" + p.task(), runs.now(run), by, Type.FINISH, p.task(), 0, 0, ""),
-                    "ines");
+            reports.take(
+                    fresh.id(), new RunEvent.Finish(new Stamp("f-" + p.task(), runs.now(run), by), p.task()), "ines");
         }
         assertThat(lead.get("/jobs/" + fresh.id() + "/chair/off"))
                 .contains("It comes off now, with clocks")
@@ -202,15 +212,13 @@ class OffTest {
     /** Skin reacts under a glue that is only half laid: it is put down, and it comes off. */
     @Test
     void whatWasBegunWhenSkinReactedIsOnTheSkinToo() throws Exception {
-        var run = runs.begin(job.id(), "ines");
-        var plan = runs.planned(run);
+        var run = seats.begin(job.id(), "ines");
+        var plan = standings.planned(run);
         for (var p : plan.schedule().placed()) {
             String by = String.valueOf(p.worker());
-            if (runs.standing(run).state().runningBy(by).isEmpty()) {
-                runs.report(
-                        job.id(),
-                        new RunEvent("s-" + p.task(), runs.now(run), by, Type.START, p.task(), 0, 0, ""),
-                        "ines");
+            if (standings.of(run).state().runningBy(by).isEmpty()) {
+                reports.take(
+                        job.id(), new RunEvent.Start(new Stamp("s-" + p.task(), runs.now(run), by), p.task()), "ines");
             }
             if (plan.step(p.task())
                     .material()
@@ -218,13 +226,10 @@ class OffTest {
                     .orElse(false)) {
                 break;
             }
-            runs.report(
-                    job.id(),
-                    new RunEvent("f-" + p.task(), runs.now(run), by, Type.FINISH, p.task(), 0, 0, ""),
-                    "ines");
+            reports.take(
+                    job.id(), new RunEvent.Finish(new Stamp("f-" + p.task(), runs.now(run), by), p.task()), "ines");
         }
-        runs.report(
-                job.id(), new RunEvent("burns-0001", runs.now(run), "Pell", Type.REACTION, "", 0, 0, "burns"), "ines");
+        reports.take(job.id(), new RunEvent.Reaction(new Stamp("burns-0001", runs.now(run), "Pell"), "burns"), "ines");
         assertThat(lead.get("/jobs/" + job.id() + "/chair/off")).contains("Flood water-borne acrylic adhesive");
     }
 

@@ -1,0 +1,116 @@
+// The line to the server. Reports go out one after another; one that cannot be delivered is kept on this device and delivered once,
+// in turn, when the server is back.
+import { Kept } from './kept.js';
+
+/** The form of reports this script speaks. */
+const EVENT_FORM = 2;
+
+export class Line {
+  /**
+   * @param base the address of the run's chair
+   * @param on what is done when something comes: answer(said), refused(press, said), kept(press), aside(why), pedal(hands), lost(is)
+   */
+  constructor(base, on) {
+    this.base = base;
+    this.on = on;
+    this.kept = new Kept(base);
+    this.queue = Promise.resolve();
+  }
+
+  /** Hears what other screens report; where the line drops it is taken up again by itself. */
+  listen() {
+    const line = new EventSource(`${this.base}/stream`);
+    line.addEventListener('now', (e) => {
+      this.on.lost(false);
+      this.on.answer(JSON.parse(e.data));
+    });
+    line.addEventListener('pedal', (e) => this.on.pedal(JSON.parse(e.data)));
+    line.onopen = () => { if (this.kept.count) this.deliver(); };
+    line.onerror = () => this.on.lost(true);
+  }
+
+  send(report) {
+    const press = { id: crypto.randomUUID(), version: EVENT_FORM, ...report };
+    this.queue = this.queue.then(() => this.deliverOne(press));
+    return this.queue;
+  }
+
+  async deliverOne(press) {
+    if (this.kept.count) {
+      this.keep(press);
+      return;
+    }
+    try {
+      const answer = await this.report(press, 0);
+      const said = await answer.json();
+      this.on.lost(false);
+      if (answer.ok) this.on.answer(said);
+      else this.on.refused(press, said);
+    } catch {
+      this.keep(press);
+    }
+  }
+
+  keep(press) {
+    this.kept.add(press);
+    this.on.lost(true);
+    this.on.kept(press);
+  }
+
+  /** Delivers what was kept, in turn, each with how long ago it was pressed. */
+  async deliver() {
+    if (this.delivering) return;
+    this.delivering = true;
+    try {
+      while (this.kept.count) {
+        const { press, at } = this.kept.first();
+        const answer = await this.report(press, Date.now() - at);
+        const said = await answer.json();
+        this.kept.remove(press.id);
+        if (answer.ok) this.on.answer(said);
+        else this.on.aside(said.wrong);
+      }
+      this.on.lost(false);
+    } catch {
+      this.on.lost(true);
+    } finally {
+      this.delivering = false;
+    }
+  }
+
+  report(press, ago) {
+    return this.post('events', JSON.stringify({ ...press, ago }), 'application/json');
+  }
+
+  async post(path, body, type) {
+    const header = document.querySelector('meta[name="csrf-header"]').content;
+    const token = document.querySelector('meta[name="csrf-token"]').content;
+    const answer = await fetch(`${this.base}/${path}`, { method: 'POST', body, headers: { ...(type ? { 'Content-Type': type } : {}), [header]: token } });
+    // a server that was started anew does not know this page any more; the page is loaded anew and what was kept delivered then
+    if (answer.status === 403 || answer.redirected) location.reload();
+    if (answer.status >= 500 || answer.status === 403 || answer.redirected) throw new Error(String(answer.status));
+    return answer;
+  }
+
+  /** Asks how it stands; what was kept goes first. */
+  async refresh() {
+    if (this.kept.count) {
+      this.deliver();
+      return;
+    }
+    try {
+      const answer = await fetch(`${this.base}/state`);
+      if (!answer.ok || answer.redirected) throw new Error(String(answer.status));
+      const { view } = await answer.json();
+      this.on.lost(false);
+      this.on.answer({ view, said: '' });
+    } catch {
+      this.on.lost(true);
+    }
+  }
+
+  /** What the server lists there; nothing where it cannot be asked. */
+  list(path) {
+    return fetch(`${this.base}/${path}`).then((a) => (a.ok ? a.json() : [])).catch(() => []);
+  }
+}
