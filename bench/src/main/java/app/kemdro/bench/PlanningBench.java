@@ -17,9 +17,9 @@ import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.RunState;
 import app.kemdro.core.run.Stamp;
 import app.kemdro.core.schedule.Confidence;
-import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.schedule.ScheduleCheck;
+import app.kemdro.core.schedule.ScheduledTask;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -79,7 +79,7 @@ public final class PlanningBench {
 
     private static List<RunEvent> morning(Plan plan, int steps) {
         List<RunEvent> events = new ArrayList<>();
-        for (Placed p : plan.schedule().placed().subList(0, steps)) {
+        for (ScheduledTask p : plan.schedule().placed().subList(0, steps)) {
             String hands = p.worker() == null ? "" : p.worker();
             events.add(new RunEvent.Start(
                     new Stamp("s" + p.task(), plan.clock(p.start()), hands), p.task(), p.mode(), false));

@@ -2,9 +2,9 @@ package app.kemdro.solver;
 
 import app.kemdro.core.schedule.Lag;
 import app.kemdro.core.schedule.Pin;
-import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Rest;
 import app.kemdro.core.schedule.Schedule;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.core.schedule.Task;
 import app.kemdro.core.schedule.Task.Mode;
 import app.kemdro.core.schedule.TaskNetwork;
@@ -378,7 +378,7 @@ final class ExactModel {
 
     /** Begins the search from a schedule that is known. */
     void hint(Schedule known) {
-        for (Placed p : known.placed()) {
+        for (ScheduledTask p : known.placed()) {
             Step step = steps.get(p.task());
             model.addHint(step.start(), p.start());
             model.addHint(step.end(), p.end());
@@ -409,11 +409,11 @@ final class ExactModel {
 
     /** Reads the schedule that was found. */
     Schedule schedule(CpSolver solver, int leastReady) {
-        List<Placed> placed = new ArrayList<>();
+        List<ScheduledTask> placed = new ArrayList<>();
         int latest = 0;
         int lastEnd = 0;
         for (Task task : network.tasks()) {
-            Placed p = placed(steps.get(task.id()), solver);
+            ScheduledTask p = placed(steps.get(task.id()), solver);
             placed.add(p);
             lastEnd = Math.max(lastEnd, p.end());
             latest = Math.max(latest, workedInto(task) ? p.end() : p.settled());
@@ -427,11 +427,11 @@ final class ExactModel {
         return new Schedule(placed, rests, latest, Math.min(latest, leastReady));
     }
 
-    private Placed placed(Step step, CpSolver solver) {
+    private ScheduledTask placed(Step step, CpSolver solver) {
         int m = chosen(step.modes(), solver);
         Mode mode = step.task().modes().get(m);
         int end = (int) solver.value(step.end());
-        return new Placed(
+        return new ScheduledTask(
                 step.task().id(),
                 worker(step, solver),
                 mode.helped()

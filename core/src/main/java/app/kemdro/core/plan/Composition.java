@@ -1,7 +1,7 @@
 package app.kemdro.core.plan;
 
 import app.kemdro.core.body.Body;
-import app.kemdro.core.body.Letters;
+import app.kemdro.core.body.Capitals;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
@@ -243,7 +243,7 @@ final class Composition {
                             : has + "both \"" + a.technique().name() + "\" and \""
                                     + b.technique().name() + "\": one excludes the other.";
                     problems.add(Problem.stop(
-                            Letters.capital(what), "Take one of them off.", both, List.of(a.id(), b.id())));
+                            Capitals.capital(what), "Take one of them off.", both, List.of(a.id(), b.id())));
                 }
             }
         }

@@ -1,7 +1,7 @@
 package app.kemdro.core.plan;
 
 import app.kemdro.core.body.Body;
-import app.kemdro.core.body.Letters;
+import app.kemdro.core.body.Capitals;
 import app.kemdro.core.layer.Stack;
 import app.kemdro.core.layer.Verdict;
 import java.util.ArrayList;
@@ -41,11 +41,11 @@ public final class LayerTroubles {
                 true,
                 "%s %s%s, %s: %s"
                         .formatted(
-                                Letters.capital(t.material()),
+                                Capitals.capital(t.material()),
                                 t.verdict() == Verdict.FORBIDDEN ? "may never lie there" : "will fail",
                                 t.below().isEmpty() ? "" : " on " + t.below(),
                                 body.say(zones),
-                                Letters.low(t.because())),
+                                Capitals.low(t.because())),
                 "Press the zone in Look: what would mend it stands in its cut.",
                 zones)));
         return lines;

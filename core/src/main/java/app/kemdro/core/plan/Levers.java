@@ -1,6 +1,6 @@
 package app.kemdro.core.plan;
 
-import app.kemdro.core.body.Letters;
+import app.kemdro.core.body.Capitals;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Hands;
 import app.kemdro.core.look.Brief.Room;
@@ -56,7 +56,7 @@ public final class Levers {
     public record Measure(String says, String risk, Look look, Brief brief) {
         /** Two measures said as one, for what both make of a look and a brief. */
         public static Measure both(String one, String oneRisk, String other, String otherRisk, Look look, Brief brief) {
-            return new Measure(one + ", and " + Letters.low(other), (oneRisk + " " + otherRisk).strip(), look, brief);
+            return new Measure(one + ", and " + Capitals.low(other), (oneRisk + " " + otherRisk).strip(), look, brief);
         }
     }
 
@@ -192,7 +192,7 @@ public final class Levers {
                                 t, entry.zones(), brief.performer().reactsTo(), trade)
                         .isEmpty())
                 .map(t -> new Measure(
-                        t.name() + " instead of " + Letters.low(technique.name()) + ", "
+                        t.name() + " instead of " + Capitals.low(technique.name()) + ", "
                                 + trade.body().say(entry.zones()),
                         risk(t),
                         look.changing(entry.id(), e -> e.by(t.id())),
@@ -208,7 +208,7 @@ public final class Levers {
 
     private static String risk(Technique t) {
         String unseen = t.profile().neverFilmed();
-        return (t.profile().risk() + (unseen.isEmpty() ? "" : " Never filmed: " + Letters.low(unseen))).strip();
+        return (t.profile().risk() + (unseen.isEmpty() ? "" : " Never filmed: " + Capitals.low(unseen))).strip();
     }
 
     private List<Measure> fewer(Look look, Brief brief, LookEntry entry, Technique technique) {
@@ -217,7 +217,7 @@ public final class Levers {
             return List.of();
         }
         return List.of(new Measure(
-                "One " + singular(technique.coats().word()) + " less of " + Letters.low(technique.name()) + ", "
+                "One " + singular(technique.coats().word()) + " less of " + Capitals.low(technique.name()) + ", "
                         + trade.body().say(entry.zones()),
                 "A thinner build shows or lifts sooner.",
                 look.changing(entry.id(), e -> e.coated(coats - 1)),
@@ -236,7 +236,8 @@ public final class Levers {
             return List.of();
         }
         return List.of(new Measure(
-                "Without " + Letters.low(technique.name()) + ", " + trade.body().say(entry.zones()),
+                "Without " + Capitals.low(technique.name()) + ", "
+                        + trade.body().say(entry.zones()),
                 "The character loses it.",
                 look.without(entry.id()),
                 brief));

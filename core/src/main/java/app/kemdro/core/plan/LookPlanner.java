@@ -13,11 +13,11 @@ import app.kemdro.core.schedule.BreakRule;
 import app.kemdro.core.schedule.Lag;
 import app.kemdro.core.schedule.Outcome;
 import app.kemdro.core.schedule.Pin;
-import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.schedule.Progress;
 import app.kemdro.core.schedule.Schedule;
 import app.kemdro.core.schedule.ScheduleCheck;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.core.schedule.Task;
 import app.kemdro.core.schedule.TaskNetwork;
 import app.kemdro.core.schedule.Unbroken;
@@ -311,7 +311,7 @@ public final class LookPlanner {
 
     private static boolean hasTheSteps(Draft draft, Schedule order) {
         Set<String> steps = draft.steps().stream().map(e -> e.step().id()).collect(Collectors.toSet());
-        Set<String> placed = order.placed().stream().map(Placed::task).collect(Collectors.toSet());
+        Set<String> placed = order.placed().stream().map(ScheduledTask::task).collect(Collectors.toSet());
         return draft.problems().isEmpty() && steps.equals(placed);
     }
 

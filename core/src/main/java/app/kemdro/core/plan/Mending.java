@@ -1,6 +1,6 @@
 package app.kemdro.core.plan;
 
-import app.kemdro.core.body.Letters;
+import app.kemdro.core.body.Capitals;
 import app.kemdro.core.layer.Mend;
 import app.kemdro.core.layer.Stack;
 import app.kemdro.core.layer.Stack.Layer;
@@ -91,7 +91,7 @@ public final class Mending {
             all.addAll(swaps(look, e, because));
             if (mend.turn() && look.entry(LookPlanner.origin(layer.entry())).isPresent()) {
                 all.add(new Offer(
-                        "Lay " + Letters.low(trade.technique(e.techniqueId()).name()) + " over it instead",
+                        "Lay " + Capitals.low(trade.technique(e.techniqueId()).name()) + " over it instead",
                         because,
                         look.changing(e.id(), x -> x.above(LookPlanner.origin(layer.entry())))));
             }
@@ -112,7 +112,7 @@ public final class Mending {
         Technique now = trade.technique(entry.techniqueId());
         return trade.schoolsBeside(now, entry.zones()).stream()
                 .map(t -> new Offer(
-                        t.name() + " instead of " + Letters.low(now.name()),
+                        t.name() + " instead of " + Capitals.low(now.name()),
                         because,
                         look.changing(entry.id(), e -> e.by(t.id()))))
                 .toList();

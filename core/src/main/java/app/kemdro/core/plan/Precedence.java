@@ -1,7 +1,7 @@
 package app.kemdro.core.plan;
 
 import app.kemdro.core.body.Body;
-import app.kemdro.core.body.Letters;
+import app.kemdro.core.body.Capitals;
 import app.kemdro.core.body.Zone;
 import app.kemdro.core.method.Need;
 import app.kemdro.core.method.Rule;
@@ -322,7 +322,7 @@ final class Precedence {
         if (!leads(from, to) && !leads(to, from)) {
             String because =
                     trade.strata().level(last.entry().technique().slot()).because();
-            settled(last, first, Letters.low(because.substring(0, because.length() - 1)));
+            settled(last, first, Capitals.low(because.substring(0, because.length() - 1)));
         }
     }
 

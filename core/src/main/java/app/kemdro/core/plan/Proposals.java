@@ -1,6 +1,6 @@
 package app.kemdro.core.plan;
 
-import app.kemdro.core.body.Letters;
+import app.kemdro.core.body.Capitals;
 import app.kemdro.core.look.BareSkin;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Look;
@@ -306,6 +306,6 @@ public final class Proposals {
     }
 
     private static String sentence(String text) {
-        return text.isEmpty() ? "" : Letters.capital(text) + ".";
+        return text.isEmpty() ? "" : Capitals.capital(text) + ".";
     }
 }

@@ -7,8 +7,8 @@ import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Expansion.Expanded;
 import app.kemdro.core.schedule.Lag;
 import app.kemdro.core.schedule.Pin;
-import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Schedule;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.core.schedule.Task.Mode;
 import app.kemdro.core.schedule.Task.Needs;
 import java.time.Duration;
@@ -99,7 +99,7 @@ public final class Wishes {
     }
 
     /** Whether nothing ends just when this begins, so that it is the hour it waits for. */
-    private static boolean waits(Schedule order, Placed step) {
+    private static boolean waits(Schedule order, ScheduledTask step) {
         int start = step.start();
         return order.rests().stream().noneMatch(r -> r.end() == start)
                 && order.placed().stream()

@@ -1,6 +1,6 @@
 package app.kemdro.core.run;
 
-import app.kemdro.core.body.Letters;
+import app.kemdro.core.body.Capitals;
 import app.kemdro.core.cure.DryingTimes;
 import app.kemdro.core.plan.LookPlanner;
 import app.kemdro.core.plan.Plan;
@@ -8,10 +8,10 @@ import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.run.StepState.Status;
 import app.kemdro.core.schedule.Lag;
 import app.kemdro.core.schedule.Outcome;
-import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Progress;
 import app.kemdro.core.schedule.Rest;
 import app.kemdro.core.schedule.Schedule;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.core.schedule.Task;
 import app.kemdro.core.schedule.Task.Mode;
 import app.kemdro.core.schedule.TaskNetwork;
@@ -84,11 +84,11 @@ public final class Chair {
     /** All that is still to come, later by as much as the latest of what is late. */
     private Schedule moved(Schedule before, Progress progress) {
         int late = 0;
-        for (Placed p : before.placed()) {
+        for (ScheduledTask p : before.placed()) {
             Status status = state.step(p.task()).status();
             int end = progress.past().stream()
                     .filter(x -> x.task().equals(p.task()))
-                    .mapToInt(Placed::end)
+                    .mapToInt(ScheduledTask::end)
                     .findFirst()
                     .orElse(p.end());
             late = Math.max(
@@ -141,12 +141,12 @@ public final class Chair {
         if (from.drying().isEmpty() || s.clearedAt() != null || cleaner) {
             return Optional.empty();
         }
-        Placed placed = placed(from, s, now);
+        ScheduledTask placed = placed(from, s, now);
         int second = second(now);
         String film = from.material().map(m -> m.name()).orElse("What lies there");
         int opens = Math.max(lag.opens(placed), blownUntil(from, s));
         if (second + A_MOMENT < opens) {
-            return Optional.of(Letters.capital(film) + ", " + from.where() + ", is not ready for another "
+            return Optional.of(Capitals.capital(film) + ", " + from.where() + ", is not ready for another "
                     + Math.max(1, Math.round((opens - second) / 60.0)) + " min by the clock.");
         }
         return lag.shuts(placed) < second
@@ -201,7 +201,7 @@ public final class Chair {
 
     /** What has happened, in the planner's seconds. */
     public Progress progress(LocalDateTime now) {
-        List<Placed> past = new ArrayList<>();
+        List<ScheduledTask> past = new ArrayList<>();
         List<String> dropped = new ArrayList<>();
         for (PlannedStep step : plan.steps()) {
             StepState s = state.step(step.id());
@@ -232,7 +232,7 @@ public final class Chair {
                                 : plan.network().breaks().length(number));
     }
 
-    private Placed placed(PlannedStep step, StepState s, LocalDateTime now) {
+    private ScheduledTask placed(PlannedStep step, StepState s, LocalDateTime now) {
         Task task = plan.network().task(step.id());
         Mode mode = task.way(s.mode());
         int start = second(s.started());
@@ -252,7 +252,7 @@ public final class Chair {
             settled += late;
             usable = step.drying().map(d -> d.tacky().isPresent()).orElse(false) ? usable : settled;
         }
-        return new Placed(
+        return new ScheduledTask(
                 step.id(),
                 s.hands().isEmpty() ? null : s.hands(),
                 mode.helped() ? helper(step.id(), s.hands()).orElse(null) : null,
@@ -269,7 +269,7 @@ public final class Chair {
     private Optional<String> helper(String step, String hands) {
         return plan.schedule()
                 .find(step)
-                .map(Placed::helper)
+                .map(ScheduledTask::helper)
                 .filter(h -> !h.equals(hands))
                 .or(() -> plan.network().workers().stream()
                         .map(Worker::id)
@@ -278,7 +278,7 @@ public final class Chair {
     }
 
     /** What these hands help with that is still to begin or that is on, in order. */
-    public List<Placed> helping(Schedule schedule, String hands) {
+    public List<ScheduledTask> helping(Schedule schedule, String hands) {
         return schedule.placed().stream()
                 .filter(p -> hands.equals(p.helper()))
                 .filter(p -> state.step(p.task()).status() == Status.WAITING
@@ -406,7 +406,7 @@ public final class Chair {
     }
 
     /** What these hands, or {@link #NOBODY}, are to do, in order: what runs is left out. */
-    public List<Placed> ahead(Schedule schedule, String hands) {
+    public List<ScheduledTask> ahead(Schedule schedule, String hands) {
         return schedule.placed().stream()
                 .filter(p -> hands.equals(p.worker() == null ? NOBODY : p.worker()))
                 .filter(p -> state.step(p.task()).status() == Status.WAITING)
@@ -414,12 +414,12 @@ public final class Chair {
     }
 
     /** The film that keeps this step from beginning, if one does. */
-    public Optional<PlannedStep> waitsFor(Schedule schedule, Placed next) {
+    public Optional<PlannedStep> waitsFor(Schedule schedule, ScheduledTask next) {
         return plan.network().lags().stream()
                 .filter(l -> l.to().equals(next.task()))
                 .filter(l -> state.step(l.from()).status() == Status.DONE)
                 .filter(l -> {
-                    Placed from = schedule.of(l.from());
+                    ScheduledTask from = schedule.of(l.from());
                     int opens = l.opens(from);
                     return opens >= next.start() - 1 && opens > from.end();
                 })

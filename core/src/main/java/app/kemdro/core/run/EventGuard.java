@@ -7,11 +7,11 @@ import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.plan.PuttingRight;
+import app.kemdro.core.run.Ruling.Asks;
+import app.kemdro.core.run.Ruling.Can;
+import app.kemdro.core.run.Ruling.Cannot;
 import app.kemdro.core.run.StepState.Status;
-import app.kemdro.core.run.Verdict.Asks;
-import app.kemdro.core.run.Verdict.Can;
-import app.kemdro.core.run.Verdict.Cannot;
-import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.ScheduledTask;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -32,7 +32,7 @@ public final class EventGuard {
 
     private final Trade trade;
     private final PuttingRight right;
-    private final Map<Class<? extends RunEvent>, BiFunction<RunEvent, Standing, Verdict>> rules = new HashMap<>();
+    private final Map<Class<? extends RunEvent>, BiFunction<RunEvent, Standing, Ruling>> rules = new HashMap<>();
 
     /** Judges by this trade. */
     public EventGuard(Trade trade, PuttingRight right) {
@@ -66,12 +66,12 @@ public final class EventGuard {
         rule(RunEvent.End.class, (e, now) -> new Can(e));
     }
 
-    private <E extends RunEvent> void rule(Class<E> kind, BiFunction<E, Standing, Verdict> says) {
+    private <E extends RunEvent> void rule(Class<E> kind, BiFunction<E, Standing, Ruling> says) {
         rules.put(kind, (e, now) -> says.apply(kind.cast(e), now));
     }
 
     /** What is said of this report. */
-    public Verdict check(RunEvent e, Standing now) {
+    public Ruling check(RunEvent e, Standing now) {
         String driver = now.state().drivers().getOrDefault(e.hands(), "");
         boolean another = !e.device().isEmpty() && !driver.isEmpty() && !driver.equals(e.device());
         if (e instanceof RunEvent.Driven && another) {
@@ -81,11 +81,11 @@ public final class EventGuard {
                 .apply(e, now);
     }
 
-    private static Verdict said(RunEvent.InWords e, String otherwise) {
+    private static Ruling said(RunEvent.InWords e, String otherwise) {
         return e.text().isBlank() ? new Cannot(otherwise) : new Can(e);
     }
 
-    private static Verdict about(RunEvent.AtStep e, Standing now, Function<PlannedStep, Verdict> rule) {
+    private static Ruling about(RunEvent.AtStep e, Standing now, Function<PlannedStep, Ruling> rule) {
         return now.plan().steps().stream()
                 .filter(s -> s.id().equals(e.step()))
                 .findFirst()
@@ -97,7 +97,7 @@ public final class EventGuard {
         return now.state().step(step.id()).status();
     }
 
-    private static Verdict start(RunEvent.Start e, Standing now) {
+    private static Ruling start(RunEvent.Start e, Standing now) {
         return about(e, now, step -> {
             if (status(step, now) != Status.WAITING) {
                 return new Cannot("“" + step.titleWithPlace() + "” was begun already.");
@@ -112,13 +112,13 @@ public final class EventGuard {
             }
             Optional<String> keeps =
                     e.sure() ? Optional.empty() : new Chair(now.plan(), now.state()).keeps(step.id(), e.at());
-            int mode = now.schedule().find(step.id()).map(Placed::mode).orElse(0);
-            return keeps.<Verdict>map(Asks::new)
+            int mode = now.schedule().find(step.id()).map(ScheduledTask::mode).orElse(0);
+            return keeps.<Ruling>map(Asks::new)
                     .orElseGet(() -> new Can(new RunEvent.Start(e.stamp(), e.step(), mode, e.sure())));
         });
     }
 
-    private static Verdict finish(RunEvent.Finish e, Standing now) {
+    private static Ruling finish(RunEvent.Finish e, Standing now) {
         return about(
                 e,
                 now,
@@ -128,7 +128,7 @@ public final class EventGuard {
                         : new Cannot("“" + step.titleWithPlace() + "” is not under way."));
     }
 
-    private static Verdict skip(RunEvent.Skip e, Standing now) {
+    private static Ruling skip(RunEvent.Skip e, Standing now) {
         return about(
                 e,
                 now,
@@ -137,7 +137,7 @@ public final class EventGuard {
                         : said(e, "Say in a word why it is left out."));
     }
 
-    private static Verdict add(RunEvent.Add e, Standing now) {
+    private static Ruling add(RunEvent.Add e, Standing now) {
         return about(e, now, step -> {
             if (status(step, now) != Status.RUNNING) {
                 return new Cannot("Minutes can be added only to what is under way.");
@@ -148,7 +148,7 @@ public final class EventGuard {
         });
     }
 
-    private static Verdict onFilm(RunEvent.AtStep e, Standing now, Function<PlannedStep, RunEvent> then) {
+    private static Ruling onFilm(RunEvent.AtStep e, Standing now, Function<PlannedStep, RunEvent> then) {
         return about(
                 e,
                 now,
@@ -157,7 +157,7 @@ public final class EventGuard {
                         : new Can(then.apply(step)));
     }
 
-    private static Verdict notYet(RunEvent.NotYet e, Standing now) {
+    private static Ruling notYet(RunEvent.NotYet e, Standing now) {
         return onFilm(e, now, step -> {
             double film = step.drying().orElseThrow().clear().orElse(A_FILM);
             int wait = Math.max(60, (int) Math.round(AGAIN_AFTER * film));
@@ -165,7 +165,7 @@ public final class EventGuard {
         });
     }
 
-    private static Verdict dryer(RunEvent.Dryer e, Standing now) {
+    private static Ruling dryer(RunEvent.Dryer e, Standing now) {
         return about(e, now, step -> {
             if (status(step, now) != Status.DONE || step.drying().isEmpty()) {
                 return new Cannot("Nothing of “" + step.titleWithPlace() + "” is drying.");
@@ -181,19 +181,19 @@ public final class EventGuard {
         });
     }
 
-    private static Verdict rest(RunEvent.Break e, Standing now) {
+    private static Ruling rest(RunEvent.Break e, Standing now) {
         if (now.state().onBreak()) {
             return new Cannot("The break is on already.");
         }
         return now.state().steps().entrySet().stream()
                 .filter(s -> s.getValue().status() == Status.RUNNING)
                 .findFirst()
-                .<Verdict>map(s -> new Cannot(s.getValue().hands() + " is still at “"
+                .<Ruling>map(s -> new Cannot(s.getValue().hands() + " is still at “"
                         + now.plan().step(s.getKey()).titleWithPlace() + "”. Finish it before the break."))
                 .orElseGet(() -> new Can(e));
     }
 
-    private static Verdict redo(RunEvent.Redo e, Standing now) {
+    private static Ruling redo(RunEvent.Redo e, Standing now) {
         return about(
                 e,
                 now,
@@ -202,7 +202,7 @@ public final class EventGuard {
                         : new Cannot("Only what is done can be done once more."));
     }
 
-    private Verdict trouble(RunEvent.Trouble e, Standing now) {
+    private Ruling trouble(RunEvent.Trouble e, Standing now) {
         return about(e, now, step -> {
             if (!hasBegun(status(step, now))) {
                 return new Cannot("“" + step.titleWithPlace() + "” has not begun; nothing can have happened to it.");
@@ -239,7 +239,7 @@ public final class EventGuard {
         return status == Status.DONE || status == Status.RUNNING;
     }
 
-    private static Verdict inLook(RunEvent.OfEntry e, Standing now, Function<LookEntry, Verdict> rule) {
+    private static Ruling inLook(RunEvent.OfEntry e, Standing now, Function<LookEntry, Ruling> rule) {
         return now.changes().look().entries().stream()
                 .filter(x -> x.id().equals(e.entry()))
                 .findFirst()
@@ -247,7 +247,7 @@ public final class EventGuard {
                 .orElseGet(() -> new Cannot("That is not in the look any more."));
     }
 
-    private static Verdict untouched(RunEvent.OfEntry e, Standing now, Function<LookEntry, Verdict> rule) {
+    private static Ruling untouched(RunEvent.OfEntry e, Standing now, Function<LookEntry, Ruling> rule) {
         return inLook(
                 e,
                 now,
@@ -257,7 +257,7 @@ public final class EventGuard {
                         : rule.apply(entry));
     }
 
-    private Verdict school(RunEvent.School e, Standing now) {
+    private Ruling school(RunEvent.School e, Standing now) {
         return untouched(e, now, entry -> {
             Technique technique = trade.technique(entry.techniqueId());
             return trade.schoolsBeside(technique, entry.zones()).stream().anyMatch(t -> t.id().equals(e.technique()))
@@ -266,7 +266,7 @@ public final class EventGuard {
         });
     }
 
-    private Verdict coats(RunEvent.Coats e, Standing now) {
+    private Ruling coats(RunEvent.Coats e, Standing now) {
         return inLook(e, now, entry -> {
             Technique technique = trade.technique(entry.techniqueId());
             int least = technique.coats().least();
@@ -281,7 +281,7 @@ public final class EventGuard {
         return now.plan().network().workers().stream().anyMatch(w -> w.id().equals(hands));
     }
 
-    private static Verdict join(RunEvent.Join e, Standing now) {
+    private static Ruling join(RunEvent.Join e, Standing now) {
         if (e.hands().isBlank() || e.hands().length() > LONGEST_NAME) {
             return new Cannot("Say who joins, in up to " + LONGEST_NAME + " letters.");
         }
@@ -293,7 +293,7 @@ public final class EventGuard {
                 : new Can(e);
     }
 
-    private static Verdict leave(RunEvent.Leave e, Standing now) {
+    private static Ruling leave(RunEvent.Leave e, Standing now) {
         if (!isHere(e.hands(), now)) {
             return new Cannot(e.hands() + " is not here.");
         }
@@ -303,7 +303,7 @@ public final class EventGuard {
                 : new Can(e);
     }
 
-    private static Verdict room(RunEvent.Room e, Standing now) {
+    private static Ruling room(RunEvent.Room e, Standing now) {
         Brief.Room room = e.room();
         boolean works = room.temperatureC() >= 5
                 && room.temperatureC() <= 45
@@ -314,7 +314,7 @@ public final class EventGuard {
         return works ? new Can(e) : new Cannot("That is no room to work in: 5 to 45 °C, 5 to 98 %, up to 4 dryers.");
     }
 
-    private static Verdict away(RunEvent.Away e, Standing now) {
+    private static Ruling away(RunEvent.Away e, Standing now) {
         if (now.state().onBreak()) {
             return new Cannot("A pause is on already.");
         }
@@ -323,11 +323,11 @@ public final class EventGuard {
                 : new Can(e);
     }
 
-    private static Verdict drive(RunEvent.Drive e, Standing now) {
+    private static Ruling drive(RunEvent.Drive e, Standing now) {
         return isHere(e.hands(), now) ? new Can(e) : new Cannot("Nobody is called " + e.hands() + " here.");
     }
 
-    private static Verdict undo(RunEvent.Undo e, Standing now) {
+    private static Ruling undo(RunEvent.Undo e, Standing now) {
         Optional<RunEvent> last = now.state().lastBy(e.hands());
         if (last.isEmpty()) {
             return new Cannot("There is nothing of " + e.hands() + " to take back.");

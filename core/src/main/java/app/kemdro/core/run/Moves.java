@@ -1,8 +1,8 @@
 package app.kemdro.core.run;
 
 import app.kemdro.core.plan.Plan;
-import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Schedule;
+import app.kemdro.core.schedule.ScheduledTask;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -21,18 +21,18 @@ public final class Moves {
      * with what stood before it.
      */
     public static List<String> between(Plan plan, Schedule before, Schedule after, RunState state) {
-        Map<String, Placed> was = new HashMap<>();
+        Map<String, ScheduledTask> was = new HashMap<>();
         before.placed().forEach(p -> was.put(p.task(), p));
         List<String> said = new ArrayList<>();
-        List<Placed> open = after.placed().stream()
+        List<ScheduledTask> open = after.placed().stream()
                 .filter(p -> state.step(p.task()).status() == StepState.Status.WAITING)
                 .toList();
         open.stream()
                 .filter(p -> !was.containsKey(p.task()))
                 .findFirst()
                 .ifPresent(p -> said.add(title(plan, p) + " comes in at " + hour(plan, p)));
-        for (Placed p : open) {
-            Placed old = was.get(p.task());
+        for (ScheduledTask p : open) {
+            ScheduledTask old = was.get(p.task());
             if (old != null && !Objects.equals(old.worker(), p.worker()) && p.worker() != null) {
                 said.add(title(plan, p) + " goes to " + p.worker());
                 break;
@@ -43,16 +43,16 @@ public final class Moves {
         return said.subList(0, Math.min(MOST, said.size()));
     }
 
-    private record Pair(Placed earlier, Placed later) {}
+    private record Pair(ScheduledTask earlier, ScheduledTask later) {}
 
     /** The first two on the same hands that have changed places. */
-    private static Optional<Pair> overtaken(List<Placed> open, Map<String, Placed> was) {
+    private static Optional<Pair> overtaken(List<ScheduledTask> open, Map<String, ScheduledTask> was) {
         for (int i = 0; i < open.size(); i++) {
             for (int j = i + 1; j < open.size(); j++) {
-                Placed earlier = open.get(i);
-                Placed later = open.get(j);
-                Placed oldEarlier = was.get(earlier.task());
-                Placed oldLater = was.get(later.task());
+                ScheduledTask earlier = open.get(i);
+                ScheduledTask later = open.get(j);
+                ScheduledTask oldEarlier = was.get(earlier.task());
+                ScheduledTask oldLater = was.get(later.task());
                 boolean same = earlier.worker() != null && earlier.worker().equals(later.worker());
                 if (same && oldEarlier != null && oldLater != null && oldLater.start() < oldEarlier.start()) {
                     return Optional.of(new Pair(earlier, later));
@@ -62,11 +62,11 @@ public final class Moves {
         return Optional.empty();
     }
 
-    private static String title(Plan plan, Placed p) {
+    private static String title(Plan plan, ScheduledTask p) {
         return "“" + plan.step(p.task()).titleWithPlace() + "”";
     }
 
-    private static String hour(Plan plan, Placed p) {
+    private static String hour(Plan plan, ScheduledTask p) {
         return "%tR".formatted(plan.clock(p.start()));
     }
 }

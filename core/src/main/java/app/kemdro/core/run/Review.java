@@ -6,10 +6,10 @@ import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.run.StepState.Status;
 import app.kemdro.core.schedule.Lag;
 import app.kemdro.core.schedule.Outcome;
-import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Progress;
 import app.kemdro.core.schedule.Rest;
 import app.kemdro.core.schedule.Schedule;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.core.schedule.Task;
 import app.kemdro.core.schedule.TaskNetwork;
 import app.kemdro.core.schedule.Worker;
@@ -38,7 +38,7 @@ public final class Review {
     /** Steps of the first plan by how much longer they took, the longest over first. */
     public static List<Over> over(Plan first, RunState state) {
         List<Over> all = new ArrayList<>();
-        for (Placed p : first.schedule().placed()) {
+        for (ScheduledTask p : first.schedule().placed()) {
             StepState s = state.step(p.task());
             if (s.status() == Status.DONE && s.started() != null && s.ended() != null) {
                 all.add(new Over(first.step(p.task()), p.end() - p.start(), (int)
@@ -129,8 +129,8 @@ public final class Review {
         Set<String> open = new HashSet<>();
         List<Lag> lags = new ArrayList<>();
         for (Lag lag : plan.network().lags()) {
-            Optional<Placed> from = was.find(lag.from());
-            Optional<Placed> to = was.find(lag.to());
+            Optional<ScheduledTask> from = was.find(lag.from());
+            Optional<ScheduledTask> to = was.find(lag.to());
             boolean missed = from.isPresent()
                     && to.isPresent()
                     && to.get().start()
@@ -162,14 +162,14 @@ public final class Review {
 
     /** The order that was really followed. */
     private static Schedule asItWas(Plan plan, RunState state) {
-        List<Placed> placed = new ArrayList<>();
+        List<ScheduledTask> placed = new ArrayList<>();
         for (PlannedStep step : plan.steps()) {
             StepState s = state.step(step.id());
             if (s.status() == Status.DONE && s.started() != null && s.ended() != null) {
                 int start = (int) Duration.between(plan.chairIn(), s.started()).getSeconds();
                 int end = (int) Duration.between(plan.chairIn(), s.ended()).getSeconds();
                 String hands = s.hands().isEmpty() ? null : s.hands();
-                placed.add(new Placed(step.id(), hands, s.mode(), start, end, end, Task.Mode.NEVER, end, 0));
+                placed.add(new ScheduledTask(step.id(), hands, s.mode(), start, end, end, Task.Mode.NEVER, end, 0));
             }
         }
         List<Rest> rests = state.pauses().stream()

@@ -1,7 +1,7 @@
 package app.kemdro.core.safety;
 
 import app.kemdro.core.body.Body;
-import app.kemdro.core.body.Letters;
+import app.kemdro.core.body.Capitals;
 import app.kemdro.core.datafile.DataNode;
 import app.kemdro.core.layer.Stack;
 import app.kemdro.core.look.Look;
@@ -11,11 +11,11 @@ import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Costs;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
-import app.kemdro.core.safety.Care.PatchTest;
-import app.kemdro.core.safety.Care.Result;
-import app.kemdro.core.safety.Care.Skin;
-import app.kemdro.core.safety.Care.SkinSeen;
 import app.kemdro.core.safety.Finding.Kind;
+import app.kemdro.core.safety.HealthRecord.PatchTest;
+import app.kemdro.core.safety.HealthRecord.Result;
+import app.kemdro.core.safety.HealthRecord.Skin;
+import app.kemdro.core.safety.HealthRecord.SkinSeen;
 import app.kemdro.core.strike.Removal;
 import java.time.Duration;
 import java.time.LocalDateTime;
@@ -72,7 +72,8 @@ public final class Safety {
      *
      * @param agreed ids of what the performer has agreed to
      */
-    public List<Finding> of(Plan plan, Look look, Removal removal, Care care, Set<String> agreed, LocalDateTime now) {
+    public List<Finding> of(
+            Plan plan, Look look, Removal removal, HealthRecord care, Set<String> agreed, LocalDateTime now) {
         List<Finding> all = new ArrayList<>();
         Map<String, Material> used = used(plan, removal);
         tests(used.values(), plan, care, now, all);
@@ -124,7 +125,7 @@ public final class Safety {
         return used;
     }
 
-    private void tests(Collection<Material> used, Plan plan, Care care, LocalDateTime now, List<Finding> all) {
+    private void tests(Collection<Material> used, Plan plan, HealthRecord care, LocalDateTime now, List<Finding> all) {
         for (Material material : used) {
             if (!tested.contains(material.kind()) || material.pricePer100g() == 0) {
                 continue;
@@ -171,7 +172,7 @@ public final class Safety {
         return "%td %<tB, %<tR".formatted(at);
     }
 
-    private void skin(Plan plan, Care care, List<Finding> all) {
+    private void skin(Plan plan, HealthRecord care, List<Finding> all) {
         Body body = trade.body();
         Set<String> worked =
                 plan.steps().stream().flatMap(s -> s.zones().stream()).collect(Collectors.toSet());
@@ -261,7 +262,7 @@ public final class Safety {
         }
     }
 
-    private void airways(Plan plan, Care care, List<Finding> all) {
+    private void airways(Plan plan, HealthRecord care, List<Finding> all) {
         boolean nose = covered(plan, rules.get("airways").words("nose"));
         boolean mouth = covered(plan, rules.get("airways").words("mouth"));
         if (nose && mouth) {
@@ -295,7 +296,7 @@ public final class Safety {
                 .anyMatch(s -> s.layers().stream().anyMatch(l -> l.technique().worn()));
     }
 
-    private void lenses(Plan plan, Care care, List<Finding> all) {
+    private void lenses(Plan plan, HealthRecord care, List<Finding> all) {
         plan.steps().stream()
                 .filter(s -> s.technique().slot().equals("lens")
                         || s.technique().slot().equals("lens-late"))
@@ -343,7 +344,7 @@ public final class Safety {
     private void tools(Set<String> reactsTo, List<Finding> all) {
         withoutIn(reactsTo)
                 .forEach(say -> all.add(
-                        warn("tools " + say, "Tools touch the skin too.", Letters.capital(say) + ", whoever works.")));
+                        warn("tools " + say, "Tools touch the skin too.", Capitals.capital(say) + ", whoever works.")));
     }
 
     /** What must not be in gloves, sponges and tools near somebody who reacts so, as the bag says it. */
@@ -370,7 +371,7 @@ public final class Safety {
         warm.forEach((name, melt) -> all.add(warn(
                 "heat " + name,
                 "%s melts at %.0f °C; skin takes %.0f °C at most."
-                        .formatted(Letters.capital(name), melt.from(), melt.safe()),
+                        .formatted(Capitals.capital(name), melt.from(), melt.safe()),
                 "Test a drop on the wrist first, every time: no hotter than a warm bath.")));
         boolean dryer = plan.schedule().placed().stream()
                 .anyMatch(p -> plan.network().task(p.task()).way(p.mode()).tool() > 0);

@@ -40,7 +40,7 @@ public record Binding(
     /** Finds what binds this task in this schedule. */
     public static Binding of(TaskNetwork network, Schedule schedule, String taskId) {
         Task task = network.task(taskId);
-        Placed at = schedule.of(taskId);
+        ScheduledTask at = schedule.of(taskId);
         if (at.start() == 0) {
             return new Binding(Kind.FIRST, null, null);
         }
@@ -67,7 +67,7 @@ public record Binding(
                 .orElseGet(() -> new Binding(Kind.SLACK, null, null));
     }
 
-    private static Optional<Binding> follows(TaskNetwork network, Schedule schedule, Placed at) {
+    private static Optional<Binding> follows(TaskNetwork network, Schedule schedule, ScheduledTask at) {
         return network.lags().stream()
                 .filter(l -> l.to().equals(at.task()))
                 .filter(l ->
@@ -76,21 +76,21 @@ public record Binding(
                 .map(l -> new Binding(Kind.FOLLOWS, l.from(), l));
     }
 
-    private static Optional<Binding> hands(Schedule schedule, Placed at) {
+    private static Optional<Binding> hands(Schedule schedule, ScheduledTask at) {
         return schedule.placed().stream()
                 .filter(p -> p.sharesHands(at) && p.end() == at.start())
                 .findFirst()
                 .map(p -> new Binding(Kind.HANDS, p.task(), null));
     }
 
-    private static Optional<Binding> posture(TaskNetwork network, Schedule schedule, Task task, Placed at) {
+    private static Optional<Binding> posture(TaskNetwork network, Schedule schedule, Task task, ScheduledTask at) {
         return schedule.placed().stream()
                 .filter(p -> p.end() == at.start() && task.otherPosture(network.task(p.task())))
                 .findFirst()
                 .map(p -> new Binding(Kind.POSTURE, p.task(), null));
     }
 
-    private static Optional<Binding> zone(TaskNetwork network, Schedule schedule, Task task, Placed at) {
+    private static Optional<Binding> zone(TaskNetwork network, Schedule schedule, Task task, ScheduledTask at) {
         return schedule.placed().stream()
                 .filter(p -> p.end() == at.start() || p.settled() == at.start())
                 .filter(p -> !p.task().equals(at.task()) && task.sharesZone(network.task(p.task())))

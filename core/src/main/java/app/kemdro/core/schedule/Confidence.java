@@ -54,7 +54,7 @@ public record Confidence(int[] ready, Map<String, Double> carries) {
     }
 
     private static final class Model {
-        private final List<Placed> order;
+        private final List<ScheduledTask> order;
         private final int n;
         private final int[][] from;
         private final Lag[][] lag;
@@ -86,7 +86,7 @@ public record Confidence(int[] ready, Map<String, Double> carries) {
                     .filter(l -> l.into() && index.containsKey(l.from()) && index.containsKey(l.to()))
                     .forEach(l -> workedInto[index.get(l.from())] = true);
             for (int i = 0; i < n; i++) {
-                Placed p = order.get(i);
+                ScheduledTask p = order.get(i);
                 List<Lag> in = network.lags().stream()
                         .filter(l -> l.to().equals(p.task()) && index.containsKey(l.from()))
                         .toList();
@@ -115,7 +115,7 @@ public record Confidence(int[] ready, Map<String, Double> carries) {
          * morning; what came earlier still is before that one in turn.
          */
         private void queues(Map<String, Task> tasks, int i) {
-            Placed placed = order.get(i);
+            ScheduledTask placed = order.get(i);
             Task task = tasks.get(placed.task());
             Map<Integer, Boolean> before = new TreeMap<>();
             for (String hands : placed.hands()) {
@@ -134,7 +134,7 @@ public record Confidence(int[] ready, Map<String, Double> carries) {
             }
         }
 
-        private OptionalInt lastBefore(int i, Predicate<Placed> fits) {
+        private OptionalInt lastBefore(int i, Predicate<ScheduledTask> fits) {
             for (int j = i - 1; j >= 0; j--) {
                 if (fits.test(order.get(j))) {
                     return OptionalInt.of(j);
@@ -160,7 +160,7 @@ public record Confidence(int[] ready, Map<String, Double> carries) {
             double ready = 0;
             int lastOfAll = -1;
             for (int i = 0; i < n; i++) {
-                Placed p = order.get(i);
+                ScheduledTask p = order.get(i);
                 if (nextRest < rests.length && p.start() >= rests[nextRest] + restLength[nextRest]) {
                     rest[nextRest] = rests[nextRest] < now
                             ? rests[nextRest] + restLength[nextRest]
@@ -181,7 +181,7 @@ public record Confidence(int[] ready, Map<String, Double> carries) {
                 double start = Math.max(Math.max(now, afterRest), release[i]);
                 int by = afterRest >= release[i] ? restedAfter : -1;
                 for (int k = 0; k < waits[i].length; k++) {
-                    Placed q = order.get(waits[i][k]);
+                    ScheduledTask q = order.get(waits[i][k]);
                     double free = end[waits[i][k]] + (settles[i][k] ? (q.settled() - q.end()) * room : 0);
                     if (free > start) {
                         start = free;
@@ -224,7 +224,7 @@ public record Confidence(int[] ready, Map<String, Double> carries) {
 
         /** When the lag lets the task begin; if its window has closed by then, the earlier coat is laid again first. */
         private double meet(int i, int k, double start, double[] end, double room) {
-            Placed q = order.get(from[i][k]);
+            ScheduledTask q = order.get(from[i][k]);
             Lag l = lag[i][k];
             int least = l.opens(q) - q.end();
             double opens = end[from[i][k]] + least * room;

@@ -17,14 +17,14 @@ public final class Critical {
     /** Slack of every task in seconds, 0 or more. */
     public static Map<String, Integer> slack(TaskNetwork network, Schedule schedule) {
         Map<String, Integer> latestEnd = new HashMap<>();
-        List<Placed> order = schedule.placed();
+        List<ScheduledTask> order = schedule.placed();
         Map<String, Task> tasks = network.byId();
-        Map<String, Placed> at = new HashMap<>();
+        Map<String, ScheduledTask> at = new HashMap<>();
         order.forEach(p -> at.put(p.task(), p));
         Map<String, List<Lag>> after =
                 network.lags().stream().filter(l -> at.containsKey(l.to())).collect(Collectors.groupingBy(Lag::from));
         for (int k = order.size() - 1; k >= 0; k--) {
-            Placed p = order.get(k);
+            ScheduledTask p = order.get(k);
             List<Lag> next = after.getOrDefault(p.task(), List.of());
             boolean workedInto = next.stream().anyMatch(Lag::into);
             int latest = schedule.ready() - (workedInto ? 0 : p.settled() - p.end());
@@ -35,7 +35,7 @@ public final class Critical {
                 }
             }
             for (int j = k + 1; j < order.size(); j++) {
-                Placed q = order.get(j);
+                ScheduledTask q = order.get(j);
                 boolean zone = tasks.get(p.task()).sharesZone(tasks.get(q.task()));
                 if (p.sharesHands(q) || zone || tasks.get(p.task()).otherPosture(tasks.get(q.task()))) {
                     int settle = zone && q.start() >= p.settled() ? p.settled() - p.end() : 0;
@@ -65,13 +65,13 @@ public final class Critical {
         Map<String, Integer> slack = slack(network, schedule);
         Set<String> critical = new LinkedHashSet<>();
         schedule.placed().stream()
-                .map(Placed::task)
+                .map(ScheduledTask::task)
                 .filter(t -> slack.get(t) < 30)
                 .forEach(critical::add);
         return critical;
     }
 
-    private static int latestStart(Placed p, Map<String, Integer> latestEnd) {
+    private static int latestStart(ScheduledTask p, Map<String, Integer> latestEnd) {
         return latestEnd.get(p.task()) - (p.end() - p.start());
     }
 }

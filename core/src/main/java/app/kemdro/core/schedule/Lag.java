@@ -56,7 +56,7 @@ public record Lag(
     }
 
     /** The second at which the later task may begin, once the earlier one has its times. */
-    public int opens(Placed earlier) {
+    public int opens(ScheduledTask earlier) {
         return switch (kind) {
             case END, FRESH, AFTER -> earlier.end();
             case USABLE -> earlier.usable();
@@ -65,7 +65,7 @@ public record Lag(
     }
 
     /** The second by which the later task must have begun, or {@link Task.Mode#NEVER} where there is no such moment. */
-    public int shuts(Placed earlier) {
+    public int shuts(ScheduledTask earlier) {
         int limit = switch (kind) {
             case END, SETTLED, AFTER -> Task.Mode.NEVER;
             case USABLE -> earlier.closes();

@@ -54,7 +54,7 @@ public final class Planner {
 
     /** No schedule of this network can be ready before this second; a quick bound, not a proof of much. */
     public int least(TaskNetwork network) {
-        return new Layout(network, Progress.NOTHING).leastReady();
+        return new IndexedNetwork(network, Progress.NOTHING).leastReady();
     }
 
     /** Plans a network from its beginning. */
@@ -89,7 +89,7 @@ public final class Planner {
      */
     public Optional<Schedule> drift(TaskNetwork network, Progress progress, Schedule before) {
         TaskNetwork left = network.from(progress);
-        return left.cycle().isPresent() ? Optional.empty() : Shift.of(left, progress, before);
+        return left.cycle().isPresent() ? Optional.empty() : KeptOrder.of(left, progress, before);
     }
 
     private Outcome plan(TaskNetwork whole, Progress progress, Optional<Schedule> before, boolean follow) {
@@ -98,8 +98,8 @@ public final class Planner {
         if (ring.isPresent()) {
             return new Ring(ring.get());
         }
-        Layout layout = new Layout(network, progress);
-        Optional<Schedule> kept = before.flatMap(b -> Shift.of(network, progress, b));
+        IndexedNetwork layout = new IndexedNetwork(network, progress);
+        Optional<Schedule> kept = before.flatMap(b -> KeptOrder.of(network, progress, b));
         boolean underWay = progress.now() > 0 || !progress.past().isEmpty();
         int late = kept.isPresent() ? kept.get().ready() - before.get().ready() : Integer.MAX_VALUE;
         if (follow && late <= 0) {
@@ -116,20 +116,20 @@ public final class Planner {
     }
 
     private static final class Search {
-        private final Layout net;
-        private final Placement placement;
+        private final IndexedNetwork net;
+        private final SerialPlacement placement;
         private final SplittableRandom random = new SplittableRandom(SEED);
         private final int attempts;
         private final int[] free;
-        private Genes best;
+        private Encoding best;
         private long bestCost = Long.MAX_VALUE;
         private int stuckAt = -1;
         private boolean stuckForHands;
 
-        Search(Layout net, int attempts) {
+        Search(IndexedNetwork net, int attempts) {
             this.net = net;
             this.attempts = attempts;
-            this.placement = new Placement(net);
+            this.placement = new SerialPlacement(net);
             this.free = java.util.stream.IntStream.range(0, net.n)
                     .filter(i -> !net.fixed[i])
                     .toArray();
@@ -140,19 +140,19 @@ public final class Planner {
             before.ifPresent(this::tryOrder);
             int[] none = new int[net.n];
             int[] lavish = filled(net.n, SPARE);
-            for (Genes start : List.of(first(none, 0), first(none, 1), first(lavish, 0), first(lavish, 1))) {
+            for (Encoding start : List.of(first(none, 0), first(none, 1), first(lavish, 0), first(lavish, 1))) {
                 if (attempt(start) < Long.MAX_VALUE) {
                     attempt(tightened(start));
                 }
             }
-            Genes current = best;
+            Encoding current = best;
             long currentCost = bestCost;
             List<Integer> chain = chainOf(current);
             for (int k = 0; k < attempts && free.length > 0; k++) {
-                Genes next = changed(current, chain);
+                Encoding next = changed(current, chain);
                 long cost = attempt(next);
                 if (cost < currentCost) {
-                    Genes tight = tightened(next);
+                    Encoding tight = tightened(next);
                     long tightCost = attempt(tight);
                     if (tightCost < cost) {
                         next = tight;
@@ -160,7 +160,7 @@ public final class Planner {
                     }
                 }
                 // a little worse is let through, less and less, so that the search does not stay in a corner
-                long worse = (long) (WORSE * random.nextDouble() * (attempts - k) / attempts) * Placement.SECOND;
+                long worse = (long) (WORSE * random.nextDouble() * (attempts - k) / attempts) * SerialPlacement.SECOND;
                 if (cost < currentCost + worse || cost <= currentCost) {
                     boolean moved = cost != currentCost;
                     current = next;
@@ -182,13 +182,13 @@ public final class Planner {
         }
 
         /** The same with breaks that begin as soon as hands are free before them. */
-        private Genes tightened(Genes genes) {
-            Genes tight = genes.copy();
+        private Encoding tightened(Encoding genes) {
+            Encoding tight = genes.copy();
             System.arraycopy(placement.tightGaps(), 0, tight.gap(), 0, tight.gap().length);
             return tight;
         }
 
-        private long attempt(Genes genes) {
+        private long attempt(Encoding genes) {
             if (!placement.place(genes)) {
                 if (stuckAt < 0 || !stuckForHands) {
                     stuckAt = placement.failedAt < 0 ? free[0] : placement.failedAt;
@@ -208,7 +208,7 @@ public final class Planner {
         private void calm() {
             for (int i : free) {
                 if (best.mode()[i] > 0) {
-                    Genes without = best.copy();
+                    Encoding without = best.copy();
                     without.mode()[i] = 0;
                     attempt(without);
                 }
@@ -216,7 +216,7 @@ public final class Planner {
         }
 
         /** What has most to come goes first. */
-        private Genes first(int[] spare, int mode) {
+        private Encoding first(int[] spare, int mode) {
             double[] priority = new double[net.n];
             int[] modes = new int[net.n];
             for (int i = 0; i < net.n; i++) {
@@ -227,7 +227,7 @@ public final class Planner {
                         : net.ways[i][0];
             }
             int every = net.network.breaks().every();
-            return new Genes(priority, modes, filled(net.mostRests(), every), spare.clone());
+            return new Encoding(priority, modes, filled(net.mostRests(), every), spare.clone());
         }
 
         private static int[] filled(int length, int value) {
@@ -237,7 +237,7 @@ public final class Planner {
         }
 
         /** Tasks of the chain that makes it ready so late, as far as they are still free. */
-        private List<Integer> chainOf(Genes genes) {
+        private List<Integer> chainOf(Encoding genes) {
             if (!placement.place(genes)) {
                 return List.of();
             }
@@ -246,9 +246,9 @@ public final class Planner {
 
         /** The order people have in mind, as priorities, and who does what in it. */
         private void tryOrder(Schedule before) {
-            Genes genes = first(new int[net.n], 0);
+            Encoding genes = first(new int[net.n], 0);
             int latest = before.ready();
-            for (Placed p : before.placed()) {
+            for (ScheduledTask p : before.placed()) {
                 Integer i = net.index.get(p.task());
                 if (i != null) {
                     genes.priority()[i] = latest - p.start();
@@ -275,8 +275,8 @@ public final class Planner {
         }
 
         /** A few changes, most of them to the chain that makes it ready so late. */
-        private Genes changed(Genes from, List<Integer> chain) {
-            Genes next = from.copy();
+        private Encoding changed(Encoding from, List<Integer> chain) {
+            Encoding next = from.copy();
             int changes = 1 + random.nextInt(3);
             for (int c = 0; c < changes; c++) {
                 boolean onChain = !chain.isEmpty() && random.nextInt(3) > 0;
@@ -298,7 +298,7 @@ public final class Planner {
             return next;
         }
 
-        private void moveRest(Genes genes) {
+        private void moveRest(Encoding genes) {
             int every = net.network.breaks().every();
             int k = random.nextInt(3);
             genes.gap()[k] = every - GRID * random.nextInt(Math.max(1, every / GRID / 2));

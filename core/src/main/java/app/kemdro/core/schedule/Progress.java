@@ -10,7 +10,7 @@ import java.util.List;
  * @param rests breaks taken or under way
  * @param dropped tasks that will not be done
  */
-public record Progress(int now, List<Placed> past, List<Rest> rests, List<String> dropped) {
+public record Progress(int now, List<ScheduledTask> past, List<Rest> rests, List<String> dropped) {
     /** Nothing has happened yet. */
     public static final Progress NOTHING = new Progress(0, List.of(), List.of(), List.of());
 

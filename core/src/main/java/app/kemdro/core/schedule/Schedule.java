@@ -12,21 +12,21 @@ import java.util.Optional;
  * @param ready second at which all is done and settled
  * @param leastReady no schedule of this network can be ready before this second
  */
-public record Schedule(List<Placed> placed, List<Rest> rests, int ready, int leastReady) {
+public record Schedule(List<ScheduledTask> placed, List<Rest> rests, int ready, int leastReady) {
     public Schedule {
         placed = placed.stream()
-                .sorted(Comparator.comparingInt(Placed::start).thenComparing(Placed::task))
+                .sorted(Comparator.comparingInt(ScheduledTask::start).thenComparing(ScheduledTask::task))
                 .toList();
         rests = List.copyOf(rests);
     }
 
     /** The placement of this task; empty where it is left out. */
-    public Optional<Placed> find(String task) {
+    public Optional<ScheduledTask> find(String task) {
         return placed.stream().filter(p -> p.task().equals(task)).findFirst();
     }
 
     /** The placement of this task, which must be there. */
-    public Placed of(String task) {
+    public ScheduledTask of(String task) {
         return find(task).orElseThrow(() -> new IllegalArgumentException("No task is called " + task));
     }
 

@@ -16,7 +16,7 @@ public final class ScheduleCheck {
     private final TaskNetwork network;
     private final Progress progress;
     private final Schedule schedule;
-    private final Map<String, Placed> at = new HashMap<>();
+    private final Map<String, ScheduledTask> at = new HashMap<>();
     private final Set<String> past = new HashSet<>();
     private final Map<String, List<Lag>> lagsFrom = new HashMap<>();
     private final Map<String, Set<String>> touched = new HashMap<>();
@@ -68,7 +68,7 @@ public final class ScheduleCheck {
                 .toList();
     }
 
-    private boolean open(Placed p) {
+    private boolean open(ScheduledTask p) {
         return !past.contains(p.task());
     }
 
@@ -90,7 +90,7 @@ public final class ScheduleCheck {
     private void everybodyThere() {
         Set<String> workers = network.workers().stream().map(Worker::id).collect(Collectors.toSet());
         for (Task task : tasks()) {
-            Placed p = at.get(task.id());
+            ScheduledTask p = at.get(task.id());
             if (p == null || !open(p)) {
                 continue;
             }
@@ -109,7 +109,7 @@ public final class ScheduleCheck {
     private void durations() {
         int last = 0;
         for (Task task : tasks()) {
-            Placed p = at.get(task.id());
+            ScheduledTask p = at.get(task.id());
             last = Math.max(last, workedInto(task.id()) ? p.end() : p.settled());
             if (!open(p)) {
                 continue;
@@ -137,7 +137,7 @@ public final class ScheduleCheck {
         return lagsOf(task).stream().anyMatch(l -> l.into() && at.containsKey(l.to()));
     }
 
-    private Worker worker(Placed p) {
+    private Worker worker(ScheduledTask p) {
         return network.workers().stream()
                 .filter(w -> w.id().equals(p.worker()))
                 .findFirst()
@@ -146,8 +146,8 @@ public final class ScheduleCheck {
 
     private void lags() {
         for (Lag lag : network.lags()) {
-            Placed a = at.get(lag.from());
-            Placed b = at.get(lag.to());
+            ScheduledTask a = at.get(lag.from());
+            ScheduledTask b = at.get(lag.to());
             if (a == null || b == null || !open(b)) {
                 continue;
             }
@@ -175,7 +175,7 @@ public final class ScheduleCheck {
 
     private void hands() {
         for (Task task : tasks()) {
-            Placed p = at.get(task.id());
+            ScheduledTask p = at.get(task.id());
             if (!open(p) || task.needs() == Task.Needs.NOBODY) {
                 continue;
             }
@@ -190,8 +190,8 @@ public final class ScheduleCheck {
         }
     }
 
-    private void alone(String hands, Placed p) {
-        for (Placed other : schedule.placed()) {
+    private void alone(String hands, ScheduledTask p) {
+        for (ScheduledTask other : schedule.placed()) {
             if (!other.task().equals(p.task())
                     && (hands.equals(other.worker()) || hands.equals(other.helper()))
                     && overlap(p.start(), p.end(), other.start(), other.end())) {
@@ -202,7 +202,7 @@ public final class ScheduleCheck {
 
     private void help() {
         for (Task task : tasks()) {
-            Placed p = at.get(task.id());
+            ScheduledTask p = at.get(task.id());
             if (!open(p)) {
                 continue;
             }
@@ -231,8 +231,8 @@ public final class ScheduleCheck {
     private void postures() {
         for (Task a : tasks()) {
             for (Task b : tasks()) {
-                Placed pa = at.get(a.id());
-                Placed pb = at.get(b.id());
+                ScheduledTask pa = at.get(a.id());
+                ScheduledTask pb = at.get(b.id());
                 if (a.id().compareTo(b.id()) >= 0 || !open(pa) && !open(pb)) {
                     continue;
                 }
@@ -251,8 +251,8 @@ public final class ScheduleCheck {
     private void zones() {
         for (Task a : tasks()) {
             for (Task b : tasks()) {
-                Placed pa = at.get(a.id());
-                Placed pb = at.get(b.id());
+                ScheduledTask pa = at.get(a.id());
+                ScheduledTask pb = at.get(b.id());
                 if (a.id().equals(b.id()) || !open(pb) || pa.start() > pb.start()) {
                     continue;
                 }
@@ -288,7 +288,7 @@ public final class ScheduleCheck {
     private int wetUntil(Task task, String zone) {
         int until = at.get(task.id()).settled();
         for (Lag lag : lagsOf(task.id())) {
-            Placed next = at.get(lag.to());
+            ScheduledTask next = at.get(lag.to());
             if (lag.into() && next != null && touched.get(lag.to()).contains(zone)) {
                 until = Math.min(until, Math.max(next.start(), at.get(task.id()).end()));
             }
@@ -298,7 +298,7 @@ public final class ScheduleCheck {
 
     private void tool() {
         for (Task task : tasks()) {
-            Placed p = at.get(task.id());
+            ScheduledTask p = at.get(task.id());
             int tool = task.way(p.mode()).tool();
             if (!open(p) || tool == 0) {
                 continue;
@@ -306,7 +306,7 @@ public final class ScheduleCheck {
             int from = p.end() - tool;
             long users = tasks().stream()
                     .filter(t -> {
-                        Placed o = at.get(t.id());
+                        ScheduledTask o = at.get(t.id());
                         int length = t.way(o.mode()).tool();
                         return open(o) && length > 0 && o.end() - length <= from && from < o.end();
                     })
@@ -320,7 +320,7 @@ public final class ScheduleCheck {
     private void rests() {
         int last = 0;
         int ready = 0;
-        for (Placed p : schedule.placed()) {
+        for (ScheduledTask p : schedule.placed()) {
             ready = Math.max(ready, p.end());
             for (Rest rest : schedule.rests()) {
                 if (open(p) && overlap(p.start(), p.end(), rest.start(), rest.end())) {
@@ -356,7 +356,7 @@ public final class ScheduleCheck {
 
     private void pins() {
         for (Pin pin : network.pins()) {
-            Placed p = at.get(pin.task());
+            ScheduledTask p = at.get(pin.task());
             if (p == null || !open(p)) {
                 continue;
             }

@@ -134,7 +134,7 @@ public record TaskNetwork(
         if (progress.past().isEmpty()) {
             return this;
         }
-        Set<String> past = progress.past().stream().map(Placed::task).collect(Collectors.toSet());
+        Set<String> past = progress.past().stream().map(ScheduledTask::task).collect(Collectors.toSet());
         return new TaskNetwork(
                 tasks,
                 lags.stream()

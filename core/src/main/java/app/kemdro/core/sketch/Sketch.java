@@ -11,7 +11,7 @@ import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.material.Material;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
-import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.ScheduledTask;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -125,7 +125,7 @@ public final class Sketch {
     private static int down(Stack.Layer layer, Plan plan) {
         return layer.steps().stream()
                 .flatMap(id -> plan.schedule().find(id).stream())
-                .mapToInt(Placed::end)
+                .mapToInt(ScheduledTask::end)
                 .max()
                 .orElse(0);
     }

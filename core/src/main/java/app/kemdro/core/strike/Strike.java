@@ -17,9 +17,9 @@ import app.kemdro.core.schedule.Task;
 import app.kemdro.core.schedule.Task.Mode;
 import app.kemdro.core.schedule.TaskNetwork;
 import app.kemdro.core.schedule.Worker;
-import app.kemdro.core.strike.Customs.Kind;
 import app.kemdro.core.strike.Removal.Sort;
 import app.kemdro.core.strike.Removal.Step;
+import app.kemdro.core.strike.RemovalRules.Kind;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -50,7 +50,7 @@ public final class Strike {
     private final Body body;
     private final double removerPerCm2;
     private final Planner planner;
-    private final Customs customs = Customs.standard();
+    private final RemovalRules customs = RemovalRules.standard();
 
     /**
      * Plans with this trade.
@@ -102,7 +102,7 @@ public final class Strike {
         }
 
         /** Whether it is a form that nothing holds but itself or gravity, so that it comes off dry, by hand. */
-        boolean liftsDry(Customs customs) {
+        boolean liftsDry(RemovalRules customs) {
             return kind.isPresent() && glue.isEmpty() && !customs.clings().contains(first.kind());
         }
 
@@ -454,7 +454,7 @@ public final class Strike {
         List<String> all = body.sorted(zones);
         List<String> before = tasks.stream().map(Task::id).toList();
         for (String id : List.of(WASH, SOOTHE)) {
-            Customs.Last last = id.equals(WASH) ? customs.wash() : customs.soothe();
+            RemovalRules.Last last = id.equals(WASH) ? customs.wash() : customs.soothe();
             tasks.add(new Task(
                     id,
                     (int) (last.minutes() * 60),

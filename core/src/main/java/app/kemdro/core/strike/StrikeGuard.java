@@ -1,11 +1,11 @@
 package app.kemdro.core.strike;
 
+import app.kemdro.core.run.Ruling;
+import app.kemdro.core.run.Ruling.Can;
+import app.kemdro.core.run.Ruling.Cannot;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.RunState;
 import app.kemdro.core.run.StepState.Status;
-import app.kemdro.core.run.Verdict;
-import app.kemdro.core.run.Verdict.Can;
-import app.kemdro.core.run.Verdict.Cannot;
 import java.util.List;
 
 /** Whether what is reported while it comes off can be. */
@@ -22,7 +22,7 @@ public final class StrikeGuard {
      *
      * @param hands who takes off
      */
-    public static Verdict check(RunEvent e, Removal removal, Undoing undoing, RunState state, List<String> hands) {
+    public static Ruling check(RunEvent e, Removal removal, Undoing undoing, RunState state, List<String> hands) {
         if (e instanceof RunEvent.Note note) {
             return note.text().isBlank() || note.text().length() > LONGEST_NOTE
                     ? new Cannot("A note takes 1 to " + LONGEST_NOTE + " letters.")
@@ -30,7 +30,7 @@ public final class StrikeGuard {
         }
         if (e instanceof RunEvent.Undo) {
             return state.lastBy(e.hands())
-                    .<Verdict>map(last ->
+                    .<Ruling>map(last ->
                             new Can(new RunEvent.Undo(e.stamp(), last.stamp().root())))
                     .orElseGet(() -> new Cannot("There is nothing to take back."));
         }
@@ -45,7 +45,7 @@ public final class StrikeGuard {
                 : new Cannot("That step is not one of this strike's.");
     }
 
-    private static Verdict atStep(RunEvent.AtStep e, Undoing undoing, RunState state, List<String> hands) {
+    private static Ruling atStep(RunEvent.AtStep e, Undoing undoing, RunState state, List<String> hands) {
         Status status = state.step(e.step()).status();
         boolean works = e instanceof RunEvent.Start || e instanceof RunEvent.Finish;
         if (works && !hands.contains(e.hands())) {
@@ -64,7 +64,7 @@ public final class StrikeGuard {
         return new Cannot("That is nothing that happens while it comes off.");
     }
 
-    private static Verdict start(RunEvent.AtStep e, Undoing undoing, Status status) {
+    private static Ruling start(RunEvent.AtStep e, Undoing undoing, Status status) {
         if (status != Status.WAITING) {
             return new Cannot("That has begun already.");
         }
@@ -72,7 +72,7 @@ public final class StrikeGuard {
             return new Cannot(e.hands() + " has something in hand already. Finish it first.");
         }
         return undoing.keeps(e.step(), e.at())
-                .<Verdict>map(why -> new Cannot("Not yet: " + why + "."))
+                .<Ruling>map(why -> new Cannot("Not yet: " + why + "."))
                 .orElseGet(() -> new Can(e));
     }
 }

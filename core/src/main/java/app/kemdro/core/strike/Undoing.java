@@ -5,11 +5,11 @@ import app.kemdro.core.run.StepState;
 import app.kemdro.core.run.StepState.Status;
 import app.kemdro.core.schedule.Lag;
 import app.kemdro.core.schedule.Outcome;
-import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.schedule.Progress;
 import app.kemdro.core.schedule.Rest;
 import app.kemdro.core.schedule.Schedule;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.core.schedule.Task;
 import app.kemdro.core.schedule.Task.Mode;
 import app.kemdro.core.strike.Removal.Step;
@@ -47,7 +47,7 @@ public final class Undoing {
     }
 
     private Progress progress(LocalDateTime now) {
-        List<Placed> past = new ArrayList<>();
+        List<ScheduledTask> past = new ArrayList<>();
         for (Step step : removal.steps()) {
             StepState s = state.step(step.id());
             if (s.status() == Status.RUNNING || s.status() == Status.DONE) {
@@ -67,7 +67,7 @@ public final class Undoing {
         return new Progress(Math.max(0, second(now)), past, rests, List.of());
     }
 
-    private Placed placed(Step step, StepState s, LocalDateTime now) {
+    private ScheduledTask placed(Step step, StepState s, LocalDateTime now) {
         Task task = removal.network().task(step.id());
         int start = second(s.started());
         int end = s.status() == Status.DONE
@@ -76,7 +76,7 @@ public final class Undoing {
                         start + (int) Math.round(removal.network().seconds(task, task.way(0), s.hands())),
                         second(now) + AT_LEAST);
         int settled = s.status() == Status.DONE ? Math.max(end, second(looseAt(step))) : end + step.soakSeconds();
-        return new Placed(step.id(), s.hands(), 0, start, end, settled, Mode.NEVER, settled, 0);
+        return new ScheduledTask(step.id(), s.hands(), 0, start, end, settled, Mode.NEVER, settled, 0);
     }
 
     /** When what was flooded should let go: by the clock, or as somebody who looked has said. */
@@ -107,7 +107,7 @@ public final class Undoing {
     }
 
     /** What these hands are to do next, in order. */
-    public List<Placed> ahead(Schedule schedule, String hands) {
+    public List<ScheduledTask> ahead(Schedule schedule, String hands) {
         return schedule.placed().stream()
                 .filter(p -> hands.equals(p.worker()))
                 .filter(p -> state.step(p.task()).status() == Status.WAITING)

@@ -19,9 +19,9 @@ import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.look.Wish;
 import app.kemdro.core.schedule.Lag;
-import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.schedule.ScheduleCheck;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.core.schedule.Task;
 import java.util.List;
 import java.util.Map;
@@ -74,8 +74,8 @@ class LookPlannerTest {
     @Test
     void theLastBrowCoatIsPowderedInsideItsWetWindow() {
         Plan plan = planned(Samples.bellFounder(), brief(lead("Ines"), assistant("Pell")));
-        Placed last = at(plan, "brow-left-brow-right/last");
-        Placed powder = at(plan, "brow-left-brow-right/powder");
+        ScheduledTask last = at(plan, "brow-left-brow-right/last");
+        ScheduledTask powder = at(plan, "brow-left-brow-right/powder");
         assertThat(powder.start()).isBetween(last.end(), last.usable());
         assertThat(last.usable()).as("the window is a real one").isGreaterThan(last.end());
     }
@@ -125,8 +125,8 @@ class LookPlannerTest {
         Plan plan = planned(Samples.bellFounder(), brief(lead("Ines"), assistant("Pell")));
         PlannedStep latex = step(plan, "cap-latex-crown/stipple-all");
         PlannedStep powder = step(plan, "cap-latex-crown/powder-all");
-        Placed laid = plan.schedule().of(latex.id());
-        Placed powdered = plan.schedule().of(powder.id());
+        ScheduledTask laid = plan.schedule().of(latex.id());
+        ScheduledTask powdered = plan.schedule().of(powder.id());
         assertThat(powdered.start()).isBetween(laid.settled(), laid.settled() + 4 * 60);
         assertThat(plan.schedule().placed())
                 .filteredOn(p -> p.start() > laid.start() && p.start() < powdered.start())
@@ -395,7 +395,7 @@ class LookPlannerTest {
                 .orElseThrow();
     }
 
-    private static Placed at(Plan plan, String part) {
+    private static ScheduledTask at(Plan plan, String part) {
         return plan.schedule().of(step(plan, part).id());
     }
 

@@ -9,7 +9,7 @@ import static app.kemdro.core.plan.Samples.planned;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.kemdro.core.method.Technique;
-import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.core.schedule.Task;
 import app.kemdro.core.schedule.Task.Mode;
 import java.util.stream.Stream;
@@ -75,8 +75,8 @@ class OpenTimeTest {
     @Test
     void gelatineIsLaidAtATemperatureThatSkinTakes() {
         Plan plan = planned(look(entry("gel-scar", "cheek-left")), brief(lead("Ines")));
-        Placed cool = plan.schedule().of(task(plan, "/cool").id());
-        Placed place = plan.schedule().of(task(plan, "/place").id());
+        ScheduledTask cool = plan.schedule().of(task(plan, "/cool").id());
+        ScheduledTask place = plan.schedule().of(task(plan, "/place").id());
         assertThat(place.start() - cool.end()).isBetween(4 * 60, 4 * 60 + 5 * 60);
     }
 }

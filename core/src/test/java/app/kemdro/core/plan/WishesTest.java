@@ -15,9 +15,9 @@ import app.kemdro.core.look.Brief.Hands;
 import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.Wish;
-import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.schedule.ScheduleCheck;
+import app.kemdro.core.schedule.ScheduledTask;
 import java.time.LocalDateTime;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -35,7 +35,7 @@ class WishesTest {
                 .orElseThrow();
     }
 
-    private static Placed at(Plan plan, String step) {
+    private static ScheduledTask at(Plan plan, String step) {
         return plan.schedule().of(step);
     }
 
@@ -139,7 +139,7 @@ class WishesTest {
         LocalDateTime chairIn = CALL.minusHours(3);
         int last = all.schedule().placed().stream()
                 .filter(p -> p.worker() != null)
-                .mapToInt(Placed::end)
+                .mapToInt(ScheduledTask::end)
                 .max()
                 .orElseThrow();
         Brief hurried = brief(new Hands("Ines", Skill.LEAD, chairIn, chairIn.plusSeconds(last - 60)))

@@ -11,11 +11,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.plan.Samples;
-import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Progress;
 import app.kemdro.core.schedule.Rest;
 import app.kemdro.core.schedule.Schedule;
 import app.kemdro.core.schedule.ScheduleCheck;
+import app.kemdro.core.schedule.ScheduledTask;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -136,11 +136,11 @@ class ChairTest {
         int rested = -1;
         for (int k = 0; k < 40; k++) {
             RunState state = RunState.of(events);
-            Placed next = standing.placed().stream()
+            ScheduledTask next = standing.placed().stream()
                     .filter(p -> state.step(p.task()).status() == StepState.Status.WAITING)
                     .findFirst()
                     .orElseThrow();
-            for (Placed p : standing.placed()) {
+            for (ScheduledTask p : standing.placed()) {
                 if (state.step(p.task()).status() == StepState.Status.RUNNING && p.end() <= next.start()) {
                     events.add(new RunEvent.Finish(
                             new Stamp("f" + p.task(), plan.clock(p.end()), String.valueOf(p.worker())), p.task()));
@@ -180,7 +180,7 @@ class ChairTest {
         int now = 0;
         for (int k = 0; k < 24; k++) {
             int at = now;
-            Placed next = standing.placed().stream()
+            ScheduledTask next = standing.placed().stream()
                     .filter(p -> p.start() >= at
                             && RunState.of(events).step(p.task()).status() == StepState.Status.WAITING)
                     .findFirst()

@@ -14,10 +14,10 @@ import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.plan.Samples;
 import app.kemdro.core.run.StepState.Status;
-import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Progress;
 import app.kemdro.core.schedule.Schedule;
 import app.kemdro.core.schedule.ScheduleCheck;
+import app.kemdro.core.schedule.ScheduledTask;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -40,7 +40,7 @@ class ChangesTest {
     }
 
     /** The step of a piece that was pressed on first. */
-    private static Placed pressed(Mornings m) {
+    private static ScheduledTask pressed(Mornings m) {
         return m.first().schedule().placed().stream()
                 .filter(p -> p.task().startsWith("foam-piece") && p.task().contains("/press"))
                 .findFirst()
@@ -50,14 +50,14 @@ class ChangesTest {
     /** Common practice: a lifted spot is re-stuck, waits to dry, and only then is more laid there. */
     @Test
     void aLiftedEdgeIsStuckAgainBeforeMoreIsLaidThere() {
-        Placed press = pressed(morning());
+        ScheduledTask press = pressed(morning());
         int now = press.end() + 60;
         Mornings m = morning().carriedOutUntil(now);
         int without = ready(m, now);
         m.report(now, "Ines", s -> new RunEvent.Trouble(s, press.task(), "lifted-edge", List.of()));
         Schedule rest = m.rest(now);
-        Placed stick = rest.of(m.step("extra-").replace("/clear", "/stick"));
-        Placed last = rest.of(m.step("extra-").replace("/clear", "/powder"));
+        ScheduledTask stick = rest.of(m.step("extra-").replace("/clear", "/stick"));
+        ScheduledTask last = rest.of(m.step("extra-").replace("/clear", "/powder"));
         assertThat(stick.settled()).as("it waits to dry").isGreaterThan(stick.end());
         List<String> zones = m.plan().step(press.task()).zones();
         assertThat(m.plan().steps())
@@ -72,7 +72,7 @@ class ChangesTest {
 
     @Test
     void aTakenBackTroubleLeavesNoTrace() {
-        Placed press = pressed(morning());
+        ScheduledTask press = pressed(morning());
         int now = press.end() + 60;
         Mornings m = morning().carriedOutUntil(now);
         int steps = m.plan().steps().size();
@@ -87,11 +87,11 @@ class ChangesTest {
     void aStepDoneOnceMoreIsFollowedByWhatWasToFollowIt() {
         Mornings fresh = morning();
         String coat = fresh.step("brow-powder-last");
-        Placed first = fresh.first().schedule().of(coat);
+        ScheduledTask first = fresh.first().schedule().of(coat);
         int now = first.end() + 1;
         Mornings m = morning().carriedOutUntil(now);
         m.report(now, "Ines", s -> new RunEvent.Redo(s, coat));
-        Placed again = m.rest(now).of(coat + "~1");
+        ScheduledTask again = m.rest(now).of(coat + "~1");
         assertThat(again.end() - again.start()).isGreaterThan(30);
         List<String> next = m.plan().network().lags().stream()
                 .filter(l -> l.from().equals(coat + "~1"))

@@ -11,7 +11,7 @@ import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.plan.Samples;
 import app.kemdro.core.run.StepState.Status;
-import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.ScheduledTask;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.Function;
@@ -25,19 +25,19 @@ class EventGuardTest {
 
     private final Mornings m = new Mornings(Samples.bellFounder(), TWO);
 
-    private Verdict check(int second, String hands, Function<Stamp, RunEvent> event) {
+    private Ruling check(int second, String hands, Function<Stamp, RunEvent> event) {
         return GUARD.check(event.apply(new Stamp("asked", m.at(second), hands)), m.standing(second));
     }
 
-    private static String cannot(Verdict verdict) {
-        return verdict instanceof Verdict.Cannot no ? no.why() : "it can: " + verdict;
+    private static String cannot(Ruling ruling) {
+        return ruling instanceof Ruling.Cannot no ? no.why() : "it can: " + ruling;
     }
 
-    private static RunEvent can(Verdict verdict) {
-        return verdict instanceof Verdict.Can yes ? yes.event() : null;
+    private static RunEvent can(Ruling ruling) {
+        return ruling instanceof Ruling.Can yes ? yes.event() : null;
     }
 
-    private Placed first() {
+    private ScheduledTask first() {
         return m.first().schedule().placed().stream()
                 .filter(p -> "Ines".equals(p.worker()))
                 .findFirst()
@@ -94,12 +94,12 @@ class EventGuardTest {
 
     @Test
     void aStepIsBegunOnceByHandsThatAreFree() {
-        Placed p = first();
+        ScheduledTask p = first();
         m.report(p.start(), "Ines", s -> new RunEvent.Start(s, p.task()));
         assertThat(cannot(check(p.start() + 5, "Pell", s -> new RunEvent.Start(s, p.task()))))
                 .contains("was begun already");
         String other = m.first().schedule().placed().stream()
-                .map(Placed::task)
+                .map(ScheduledTask::task)
                 .filter(t -> !t.equals(p.task()))
                 .findFirst()
                 .orElseThrow();
@@ -113,7 +113,7 @@ class EventGuardTest {
     /** Which way of settling a step is begun with is the plan's to say, not the device's. */
     @Test
     void aStartTakesThePlansWay() {
-        Placed p = m.first().schedule().placed().stream()
+        ScheduledTask p = m.first().schedule().placed().stream()
                 .filter(x -> x.mode() > 0 && x.worker() != null)
                 .findFirst()
                 .orElseThrow();
@@ -130,14 +130,14 @@ class EventGuardTest {
         String late = m.step("foam-piece-nose/press");
         assertThat(check(10, "Ines", s -> new RunEvent.Start(s, late)))
                 .isInstanceOfSatisfying(
-                        Verdict.Asks.class, asks -> assertThat(asks.question()).contains("comes before it"));
+                        Ruling.Asks.class, asks -> assertThat(asks.question()).contains("comes before it"));
         assertThat(can(check(10, "Ines", s -> new RunEvent.Start(s, late, 0, true))))
                 .isNotNull();
     }
 
     @Test
     void whatIsUnderWayIsFinishedForWhoeverIsAtIt() {
-        Placed p = first();
+        ScheduledTask p = first();
         assertThat(cannot(check(5, "Ines", s -> new RunEvent.Finish(s, p.task()))))
                 .contains("not under way");
         assertThat(cannot(check(5, "Ines", s -> new RunEvent.Add(s, p.task(), 120))))
@@ -161,7 +161,7 @@ class EventGuardTest {
 
     @Test
     void whatIsOverIsNotLeftOut() {
-        Placed p = first();
+        ScheduledTask p = first();
         assertThat(cannot(check(5, "Ines", s -> new RunEvent.Skip(s, p.task(), " "))))
                 .contains("why it is left out");
         assertThat(can(check(5, "Ines", s -> new RunEvent.Skip(s, p.task(), "no time"))))
@@ -178,7 +178,7 @@ class EventGuardTest {
     /** "Not yet" asks to look again after three tenths of what the film was thought to take; common practice of small steps. */
     @Test
     void notYetLooksAgainAfterThreeTenthsOfTheFilm() {
-        Placed p = m.first().schedule().placed().stream()
+        ScheduledTask p = m.first().schedule().placed().stream()
                 .filter(x -> m.first()
                         .step(x.task())
                         .drying()
@@ -201,7 +201,7 @@ class EventGuardTest {
 
     @Test
     void theDryerIsForFilmsThatItHelps() {
-        Placed helped = m.first().schedule().placed().stream()
+        ScheduledTask helped = m.first().schedule().placed().stream()
                 .filter(x -> m.first().step(x.task()).dryingCool().isPresent())
                 .findFirst()
                 .orElseThrow();
@@ -251,7 +251,7 @@ class EventGuardTest {
 
     @Test
     void aStepThatBeganByItselfIsTakenBackWithThePressThatLetIt() {
-        Placed p = first();
+        ScheduledTask p = first();
         m.report(p.start(), "Ines", s -> new RunEvent.Start(s, p.task()));
         m.report(p.end(), "Ines", s -> new RunEvent.Finish(s, p.task()));
         m.report(
@@ -296,7 +296,7 @@ class EventGuardTest {
                 .isNotNull();
         assertThat(cannot(check(5, "Ines", s -> new RunEvent.Drop(s, "no-such", ""))))
                 .contains("not in the look");
-        Placed p = m.first().schedule().placed().stream()
+        ScheduledTask p = m.first().schedule().placed().stream()
                 .filter(x -> x.task().startsWith(brows))
                 .findFirst()
                 .orElseThrow();
@@ -335,7 +335,7 @@ class EventGuardTest {
 
     @Test
     void onlyTheDeviceThatDrivesPressesForTheHands() {
-        Placed p = first();
+        ScheduledTask p = first();
         m.report(p.start(), "Ines", s -> new RunEvent.Start(new Stamp(s.id(), s.at(), "Ines", "tablet"), p.task()));
         Stamp phone = new Stamp("a", m.at(p.end()), "Ines", "phone");
         Stamp tablet = new Stamp("a", m.at(p.end()), "Ines", "tablet");

@@ -6,8 +6,8 @@ import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.plan.Planning;
 import app.kemdro.core.plan.Samples;
-import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Schedule;
+import app.kemdro.core.schedule.ScheduledTask;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -42,7 +42,7 @@ final class Mornings {
 
     /** Carries out the plan until this second. */
     Mornings carriedOutUntil(int second) {
-        for (Placed p : first.schedule().placed()) {
+        for (ScheduledTask p : first.schedule().placed()) {
             String hands = p.worker() == null ? "" : p.worker();
             if (p.start() < second) {
                 report(p.start(), hands, s -> new RunEvent.Start(s, p.task(), p.mode(), false));

@@ -11,8 +11,8 @@ import app.kemdro.core.layer.LayerRules;
 import app.kemdro.core.plan.LookPlanner;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.Samples;
-import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Planner;
+import app.kemdro.core.schedule.ScheduledTask;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalInt;
@@ -23,10 +23,10 @@ class ReviewTest {
     private static final Plan PLAN = planned(Samples.bellFounder(), brief(lead("Ines"), assistant("Pell")));
 
     /** The plan's own morning, in which this step takes so many times as long and everything after it waits. */
-    private static RunState slow(Placed slow, int times) {
+    private static RunState slow(ScheduledTask slow, int times) {
         int more = (slow.end() - slow.start()) * (times - 1);
         List<RunEvent> events = new ArrayList<>();
-        for (Placed p : PLAN.schedule().placed()) {
+        for (ScheduledTask p : PLAN.schedule().placed()) {
             int start = p.start() + (p.start() >= slow.end() ? more : 0);
             int end = p.end() + (p.end() >= slow.end() ? more : 0);
             String hands = p.worker() == null ? "" : p.worker();
@@ -40,7 +40,7 @@ class ReviewTest {
     /** Whichever one step dragged on, there is something to compare the day with. */
     @Test
     void anOrderIsFoundWhicheverStepTookEightTimesAsLong() {
-        for (Placed p : PLAN.schedule().placed()) {
+        for (ScheduledTask p : PLAN.schedule().placed()) {
             OptionalInt knowing = Review.hindsight(PLAN, slow(p, 8), PLANNER);
             assertThat(knowing).as(p.task()).isPresent();
         }

@@ -16,11 +16,11 @@ import app.kemdro.core.plan.CharactersTest;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.Planning;
 import app.kemdro.core.plan.Samples;
-import app.kemdro.core.safety.Care.PatchTest;
-import app.kemdro.core.safety.Care.Result;
-import app.kemdro.core.safety.Care.Skin;
-import app.kemdro.core.safety.Care.SkinSeen;
 import app.kemdro.core.safety.Finding.Kind;
+import app.kemdro.core.safety.HealthRecord.PatchTest;
+import app.kemdro.core.safety.HealthRecord.Result;
+import app.kemdro.core.safety.HealthRecord.Skin;
+import app.kemdro.core.safety.HealthRecord.SkinSeen;
 import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.strike.Strike;
 import java.util.ArrayList;
@@ -37,7 +37,7 @@ class SafetyTest {
     private static final Strike STRIKE = new Strike(TRADE, 0.02, Planner.trying(20));
     private static final Look PIECE = look(entry("foam-piece", "cheek-left"));
 
-    private static List<Finding> findings(Look look, Care care) {
+    private static List<Finding> findings(Look look, HealthRecord care) {
         Plan plan = planned(look, brief(lead("Ines")));
         return SAFETY.of(
                 plan, look, STRIKE.of(plan), care, Set.of(), plan.chairIn().minusDays(3));
@@ -47,9 +47,9 @@ class SafetyTest {
         return all.stream().filter(f -> f.key().equals(key)).findFirst().orElseThrow(() -> new AssertionError(all));
     }
 
-    private static Care tested(int hoursBefore, Result result) {
+    private static HealthRecord tested(int hoursBefore, Result result) {
         Plan plan = planned(PIECE, brief(lead("Ines")));
-        return new Care(
+        return new HealthRecord(
                 0,
                 false,
                 false,
@@ -61,7 +61,7 @@ class SafetyTest {
     @Test
     void aPatchTestIsMissingTooFreshUnreadClearOrStopsTheWork() {
         String key = "patch acrylic-adhesive";
-        assertThat(finding(findings(PIECE, Care.UNKNOWN), key).what()).startsWith("No patch test");
+        assertThat(finding(findings(PIECE, HealthRecord.UNKNOWN), key).what()).startsWith("No patch test");
         assertThat(finding(findings(PIECE, tested(3, Result.OPEN)), key).what()).contains("too fresh");
         assertThat(finding(findings(PIECE, tested(30, Result.OPEN)), key).what())
                 .contains("not been read");
@@ -79,23 +79,23 @@ class SafetyTest {
                 plan,
                 PIECE,
                 STRIKE.of(plan),
-                Care.UNKNOWN,
+                HealthRecord.UNKNOWN,
                 Set.of(),
                 plan.chairIn().minusHours(2));
         assertThat(finding(late, "patch acrylic-adhesive").remedy()).contains("too late");
-        assertThat(finding(findings(PIECE, Care.UNKNOWN), "patch acrylic-adhesive")
+        assertThat(finding(findings(PIECE, HealthRecord.UNKNOWN), "patch acrylic-adhesive")
                         .remedy())
                 .contains("Put one on by");
     }
 
     @Test
     void removersAreTestedToo() {
-        assertThat(findings(PIECE, Care.UNKNOWN)).anyMatch(f -> f.key().equals("patch adhesive-remover"));
+        assertThat(findings(PIECE, HealthRecord.UNKNOWN)).anyMatch(f -> f.key().equals("patch adhesive-remover"));
     }
 
     @Test
     void brokenSkinIsNotWorkedOn() {
-        Care broken = new Care(0, false, false, false, Set.of("cheek-left", "throat"), List.of());
+        HealthRecord broken = new HealthRecord(0, false, false, false, Set.of("cheek-left", "throat"), List.of());
         Finding finding = finding(findings(PIECE, broken), "broken");
         assertThat(finding.kind()).isEqualTo(Kind.BLOCKS);
         assertThat(finding.what()).contains("left cheek").doesNotContain("throat");
@@ -118,12 +118,14 @@ class SafetyTest {
             })
     void whateverIsBuiltUpOverNoseAndMouthIsLookedAt(String technique) {
         Look both = look(entry(technique, "nose"), entry(technique, "upper-lip"));
-        assertThat(finding(findings(both, Care.UNKNOWN), "airways").kind()).isEqualTo(Kind.BLOCKS);
+        assertThat(finding(findings(both, HealthRecord.UNKNOWN), "airways").kind())
+                .isEqualTo(Kind.BLOCKS);
         Look nose = look(entry(technique, "nose"));
-        assertThat(finding(findings(nose, Care.UNKNOWN), "sip").kind()).isEqualTo(Kind.WARNS);
-        assertThat(finding(findings(nose, Care.UNKNOWN), "consent").what()).contains("forms are stuck to the face");
+        assertThat(finding(findings(nose, HealthRecord.UNKNOWN), "sip").kind()).isEqualTo(Kind.WARNS);
+        assertThat(finding(findings(nose, HealthRecord.UNKNOWN), "consent").what())
+                .contains("forms are stuck to the face");
         Look much = look(entry(technique, "nose", "cheek-left", "cheek-right"));
-        Care panics = new Care(0, true, false, false, Set.of(), List.of());
+        HealthRecord panics = new HealthRecord(0, true, false, false, Set.of(), List.of());
         assertThat(SAFETY.of(
                         planned(much, brief(lead("Ines"))),
                         much,
@@ -137,29 +139,29 @@ class SafetyTest {
     @Test
     void formsAtNoseAndMouthBlockUntilALeadHasLooked() {
         Look both = look(entry("foam-piece", "nose"), entry("foam-piece", "upper-lip"));
-        Finding airways = finding(findings(both, Care.UNKNOWN), "airways");
+        Finding airways = finding(findings(both, HealthRecord.UNKNOWN), "airways");
         assertThat(airways.kind()).isEqualTo(Kind.BLOCKS);
         assertThat(airways.mayBeLifted()).isTrue();
-        assertThat(finding(findings(look(entry("foam-piece", "nose")), Care.UNKNOWN), "sip")
+        assertThat(finding(findings(look(entry("foam-piece", "nose")), HealthRecord.UNKNOWN), "sip")
                         .remedy())
                 .contains("sip");
     }
 
     @Test
     void aMinorNeedsAGuardian() {
-        Care alone = new Care(0, false, true, false, Set.of(), List.of());
+        HealthRecord alone = new HealthRecord(0, false, true, false, Set.of(), List.of());
         assertThat(finding(findings(PIECE, alone), "minor").mayBeLifted()).isFalse();
-        Care with = new Care(0, false, true, true, Set.of(), List.of());
+        HealthRecord with = new HealthRecord(0, false, true, true, Set.of(), List.of());
         assertThat(findings(PIECE, with)).noneMatch(f -> f.key().equals("minor"));
     }
 
     @Test
     void lensesAreWornNoLongerThanTheyWereFittedFor() {
         Look eyes = look(entry("lenses-first", "eye-left", "eye-right"));
-        assertThat(findings(eyes, Care.UNKNOWN)).anyMatch(f -> f.key().equals("lens fitted"));
-        Care fitted = new Care(4, false, false, false, Set.of(), List.of());
+        assertThat(findings(eyes, HealthRecord.UNKNOWN)).anyMatch(f -> f.key().equals("lens fitted"));
+        HealthRecord fitted = new HealthRecord(4, false, false, false, Set.of(), List.of());
         assertThat(finding(findings(eyes, fitted), "lens hours").what()).contains("4 is the most");
-        Care long1 = new Care(14, false, false, false, Set.of(), List.of());
+        HealthRecord long1 = new HealthRecord(14, false, false, false, Set.of(), List.of());
         assertThat(findings(eyes, long1)).noneMatch(f -> f.key().startsWith("lens"));
     }
 
@@ -203,9 +205,9 @@ class SafetyTest {
         }
     }
 
-    private static Care seen(Skin skin, int hoursBefore, String under) {
+    private static HealthRecord seen(Skin skin, int hoursBefore, String under) {
         Plan plan = planned(PIECE, brief(lead("Ines")));
-        return new Care(
+        return new HealthRecord(
                 0,
                 false,
                 false,
@@ -238,9 +240,9 @@ class SafetyTest {
 
     @Test
     void theLastLookAtAZoneCounts() {
-        Care red = seen(Skin.RED, 30, "acrylic-adhesive");
+        HealthRecord red = seen(Skin.RED, 30, "acrylic-adhesive");
         SkinSeen again = seen(Skin.FINE, 20, "acrylic-adhesive").seen().get(0);
-        Care fine = new Care(
+        HealthRecord fine = new HealthRecord(
                 0,
                 false,
                 false,
@@ -258,12 +260,13 @@ class SafetyTest {
         assertThat(SAFETY.procedures(planned(look(entry("base-cream", "forehead")), brief(lead("Ines")))))
                 .extracting(Safety.Procedure::id)
                 .containsExactly("pictures");
-        assertThat(finding(findings(PIECE, Care.UNKNOWN), "consent").what()).contains("forms are stuck to the face");
+        assertThat(finding(findings(PIECE, HealthRecord.UNKNOWN), "consent").what())
+                .contains("forms are stuck to the face");
         assertThat(SAFETY.of(
                         plan,
                         PIECE,
                         STRIKE.of(plan),
-                        Care.UNKNOWN,
+                        HealthRecord.UNKNOWN,
                         Set.of("pictures", "covered"),
                         plan.chairIn().minusDays(3)))
                 .noneMatch(f -> f.key().equals("consent"));
@@ -273,11 +276,11 @@ class SafetyTest {
     @Test
     void whatIsLaidWarmIsWarnedOf() {
         Look scar = look(entry("gel-scar", "cheek-left"));
-        assertThat(findings(scar, Care.UNKNOWN))
+        assertThat(findings(scar, HealthRecord.UNKNOWN))
                 .filteredOn(f -> f.key().startsWith("heat"))
                 .singleElement()
                 .satisfies(f -> assertThat(f.what()).contains("melts at 58 °C; skin takes 40 °C"));
-        assertThat(findings(PIECE, Care.UNKNOWN)).noneMatch(f -> f.key().startsWith("heat"));
+        assertThat(findings(PIECE, HealthRecord.UNKNOWN)).noneMatch(f -> f.key().startsWith("heat"));
         Plan dried = planned(Samples.bellFounder(), Samples.brief(lead("Ines")));
         boolean dryer = dried.schedule().placed().stream()
                 .anyMatch(x -> dried.network().task(x.task()).way(x.mode()).tool() > 0);
@@ -286,7 +289,7 @@ class SafetyTest {
                                 dried,
                                 Samples.bellFounder(),
                                 STRIKE.of(dried),
-                                Care.UNKNOWN,
+                                HealthRecord.UNKNOWN,
                                 Set.of(),
                                 dried.chairIn().minusDays(3))
                         .stream()
@@ -310,10 +313,10 @@ class SafetyTest {
                         plan,
                         face,
                         STRIKE.of(plan),
-                        Care.UNKNOWN,
+                        HealthRecord.UNKNOWN,
                         Set.of(),
                         plan.chairIn().minusDays(3)))
                 .anyMatch(f -> f.key().startsWith("tools") && f.remedy().contains("without natural rubber"));
-        assertThat(findings(face, Care.UNKNOWN)).noneMatch(f -> f.key().startsWith("tools"));
+        assertThat(findings(face, HealthRecord.UNKNOWN)).noneMatch(f -> f.key().startsWith("tools"));
     }
 }

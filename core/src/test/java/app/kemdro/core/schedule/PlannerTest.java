@@ -55,7 +55,7 @@ class PlannerTest {
                 PELL);
         Schedule schedule = plan(network);
         assertThat(ScheduleCheck.problems(network, schedule)).isEmpty();
-        Placed gum = schedule.of("gum");
+        ScheduledTask gum = schedule.of("gum");
         assertThat(schedule.of("press").start()).isBetween(gum.usable(), gum.closes());
     }
 
@@ -242,7 +242,7 @@ class PlannerTest {
                 List.of(film("coat", 60, 200, Mode.NEVER, 200, "a"), task("next", 60, "a"), task("other", 60, "b")),
                 List.of(lag("coat", "next", Lag.Kind.SETTLED)),
                 INES);
-        Placed done = new Placed("coat", "Ines", 0, 0, 90, 290, Mode.NEVER, 290, 0);
+        ScheduledTask done = new ScheduledTask("coat", "Ines", 0, 0, 90, 290, Mode.NEVER, 290, 0);
         Progress progress = new Progress(100, List.of(done), List.of(), List.of());
         Outcome outcome = Planner.trying(20).plan(network, progress, Optional.empty());
         Schedule schedule = ((Outcome.Planned) outcome).schedule();
@@ -258,7 +258,7 @@ class PlannerTest {
                 List.of(film("gum", 60, 60, 120, 300, "a"), task("press", 60, "a")),
                 List.of(lag("gum", "press", Lag.Kind.USABLE)),
                 INES);
-        Placed done = new Placed("gum", "Ines", 0, 0, 60, 120, 180, 360, 0);
+        ScheduledTask done = new ScheduledTask("gum", "Ines", 0, 0, 60, 120, 180, 360, 0);
         Progress progress = new Progress(400, List.of(done), List.of(), List.of());
         Schedule schedule = ((Outcome.Planned) Planner.trying(20).plan(network, progress, Optional.empty())).schedule();
         assertThat(schedule.of("press").start()).isEqualTo(400);
@@ -273,7 +273,7 @@ class PlannerTest {
                 INES);
         Progress progress = new Progress(0, List.of(), List.of(), List.of("b"));
         Schedule schedule = ((Outcome.Planned) Planner.trying(20).plan(network, progress, Optional.empty())).schedule();
-        assertThat(schedule.placed()).extracting(Placed::task).containsExactly("a", "c");
+        assertThat(schedule.placed()).extracting(ScheduledTask::task).containsExactly("a", "c");
         assertThat(schedule.ready()).isEqualTo(120);
     }
 

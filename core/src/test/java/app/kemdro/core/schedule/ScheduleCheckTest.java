@@ -23,15 +23,15 @@ class ScheduleCheckTest {
             INES,
             PELL);
 
-    private static Placed gum(int start) {
-        return new Placed("gum", "Ines", 0, start, start + 60, start + 120, start + 180, start + 360, 0);
+    private static ScheduledTask gum(int start) {
+        return new ScheduledTask("gum", "Ines", 0, start, start + 60, start + 120, start + 180, start + 360, 0);
     }
 
-    private static Placed plain(String id, String worker, int start, int length) {
-        return new Placed(id, worker, 0, start, start + length, start + length, Mode.NEVER, start + length, 0);
+    private static ScheduledTask plain(String id, String worker, int start, int length) {
+        return new ScheduledTask(id, worker, 0, start, start + length, start + length, Mode.NEVER, start + length, 0);
     }
 
-    private static List<String> problems(TaskNetwork network, int ready, Placed... placed) {
+    private static List<String> problems(TaskNetwork network, int ready, ScheduledTask... placed) {
         return ScheduleCheck.problems(network, new Schedule(List.of(placed), List.of(), ready, 0));
     }
 
@@ -45,7 +45,7 @@ class ScheduleCheckTest {
     void handsThatAreGoneAndWaysThatThereNoLongerAreAreSeen() {
         assertThat(problems(NETWORK, 190, gum(0), plain("press", "Ines", 130, 60), plain("other", "Rook", 0, 66)))
                 .containsExactly("other is done by hands that are not there");
-        Placed odd = new Placed("other", "Pell", 3, 0, 66, 66, Mode.NEVER, 66, 0);
+        ScheduledTask odd = new ScheduledTask("other", "Pell", 3, 0, 66, 66, Mode.NEVER, 66, 0);
         assertThat(problems(NETWORK, 190, gum(0), plain("press", "Ines", 130, 60), odd))
                 .containsExactly("other settles in a way it does not have");
     }
@@ -72,7 +72,7 @@ class ScheduleCheckTest {
     void aTouchOnAWetZoneIsSeen() {
         TaskNetwork network =
                 of(List.of(film("coat", 60, 300, Mode.NEVER, 300, "a"), task("touch", 60, "a")), List.of(), INES, PELL);
-        Placed coat = new Placed("coat", "Ines", 0, 0, 60, 360, Mode.NEVER, 360, 0);
+        ScheduledTask coat = new ScheduledTask("coat", "Ines", 0, 0, 60, 360, Mode.NEVER, 360, 0);
         assertThat(problems(network, 360, coat, plain("touch", "Pell", 100, 66)))
                 .anyMatch(p -> p.contains("still has it"));
     }
@@ -113,8 +113,8 @@ class ScheduleCheckTest {
         Task held = new Task(
                 "hold", 100, Set.of("a"), Set.of(), Needs.ANYONE, List.of(Mode.NOTHING, Mode.NOTHING.together(0.6)));
         TaskNetwork network = of(List.of(held, task("other", 60, "b")), List.of(), INES, PELL);
-        Placed alone = new Placed("hold", "Ines", null, 1, 0, 60, 60, Mode.NEVER, 60, 0);
-        Placed helped = new Placed("hold", "Ines", "Pell", 1, 0, 60, 60, Mode.NEVER, 60, 0);
+        ScheduledTask alone = new ScheduledTask("hold", "Ines", null, 1, 0, 60, 60, Mode.NEVER, 60, 0);
+        ScheduledTask helped = new ScheduledTask("hold", "Ines", "Pell", 1, 0, 60, 60, Mode.NEVER, 60, 0);
         assertThat(problems(network, 126, alone, plain("other", "Pell", 60, 66)))
                 .containsExactly("hold takes two pairs of hands and has one");
         assertThat(problems(network, 66, helped, plain("other", "Pell", 0, 66))).anyMatch(p -> p.contains("Pell does"));

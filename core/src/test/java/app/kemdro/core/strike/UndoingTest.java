@@ -11,9 +11,9 @@ import app.kemdro.core.plan.Samples;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.RunState;
 import app.kemdro.core.run.Stamp;
-import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.schedule.Schedule;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.core.strike.Removal.Step;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
@@ -63,7 +63,7 @@ class UndoingTest {
                     report(second, hands, s -> new RunEvent.Finish(s, doing));
                     schedule = now().again(PLANNER, schedule, at);
                 }
-                List<Placed> ahead = now().ahead(schedule, hands);
+                List<ScheduledTask> ahead = now().ahead(schedule, hands);
                 if (now().doing(hands).isEmpty()
                         && !ahead.isEmpty()
                         && now().keeps(ahead.get(0).task(), at).isEmpty()) {

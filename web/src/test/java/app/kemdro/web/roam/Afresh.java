@@ -2,8 +2,8 @@ package app.kemdro.web.roam;
 
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
-import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Schedule;
+import app.kemdro.core.schedule.ScheduledTask;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -137,7 +137,7 @@ final class Afresh {
         Object begins = key(step.technique().id(), step.template().id(), "begins");
         boolean tacky = "tacky".equals(String.valueOf(begins));
         boolean wet = "wet".equals(String.valueOf(begins));
-        Placed mine = schedule.find(step.id()).orElse(null);
+        ScheduledTask mine = schedule.find(step.id()).orElse(null);
         if (mine == null || !tacky && !wet) {
             return;
         }
@@ -148,7 +148,7 @@ final class Afresh {
                             .substring(0, film.id().indexOf('/'))
                             .equals(step.id().substring(0, step.id().indexOf('/')))
                     && isBefore(film, step);
-            Placed laid = schedule.find(film.id()).orElse(null);
+            ScheduledTask laid = schedule.find(film.id()).orElse(null);
             if (!follows || film.drying().isEmpty() || laid == null) {
                 continue;
             }
@@ -201,12 +201,12 @@ final class Afresh {
     /** Nobody works outside their hours, or at two things at once. */
     private static void hands(Plan plan, Schedule schedule, List<String> wrong) {
         plan.brief().crew().forEach(h -> {
-            List<Placed> theirs = schedule.placed().stream()
+            List<ScheduledTask> theirs = schedule.placed().stream()
                     .filter(p -> h.name().equals(p.worker()) || h.name().equals(p.helper()))
-                    .sorted(java.util.Comparator.comparingInt(Placed::start))
+                    .sorted(java.util.Comparator.comparingInt(ScheduledTask::start))
                     .toList();
             for (int k = 0; k < theirs.size(); k++) {
-                Placed p = theirs.get(k);
+                ScheduledTask p = theirs.get(k);
                 if (plan.clock(p.start()).isBefore(h.from().minusSeconds(1))
                         || plan.clock(p.end()).isAfter(h.until().plusSeconds(1))) {
                     wrong.add(h.name() + " works at " + p.task() + " outside their hours");

@@ -7,7 +7,7 @@ import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.schedule.Confidence;
 import app.kemdro.core.schedule.Critical;
 import app.kemdro.core.schedule.Lag;
-import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.core.schedule.Task.Mode;
 import app.kemdro.core.schedule.Worker;
 import app.kemdro.web.parts.words.Words;
@@ -144,7 +144,7 @@ public record Ribbon(
                 smear, all);
     }
 
-    private static Block block(PlannedStep step, Placed p, boolean critical) {
+    private static Block block(PlannedStep step, ScheduledTask p, boolean critical) {
         return new Block(
                 p.task(), minutes(p.start()), minutes(p.end()), Labels.brief(step), step.titleWithPlace(), critical);
     }
@@ -156,7 +156,7 @@ public record Ribbon(
                 .toList();
     }
 
-    private static Film film(PlannedStep step, Placed p) {
+    private static Film film(PlannedStep step, ScheduledTask p) {
         boolean grabs = step.drying().map(d -> d.tacky().isPresent()).orElse(false);
         return new Film(
                 p.task(),
@@ -170,11 +170,11 @@ public record Ribbon(
     private static List<Span> windows(Plan plan) {
         List<Span> spans = new ArrayList<>();
         for (Lag lag : plan.network().lags()) {
-            Optional<Placed> laid = plan.schedule().find(lag.from());
+            Optional<ScheduledTask> laid = plan.schedule().find(lag.from());
             if (laid.isEmpty() || plan.schedule().find(lag.to()).isEmpty()) {
                 continue;
             }
-            Placed from = laid.get();
+            ScheduledTask from = laid.get();
             PlannedStep step = plan.step(lag.to());
             boolean wet = step.template().begins() == Begins.WET;
             if (lag.kind() == Lag.Kind.FRESH || wet) {

@@ -3,7 +3,7 @@ package app.kemdro.web.parts.words;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.schedule.Confidence;
-import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.ScheduledTask;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
@@ -103,7 +103,7 @@ public final class Words {
     }
 
     /** Who does it: "Ines", "Ines with Pell", or the performer where it takes nobody's hands. */
-    public static String hands(Placed placed) {
+    public static String hands(ScheduledTask placed) {
         if (placed.worker() == null) {
             return "performer";
         }

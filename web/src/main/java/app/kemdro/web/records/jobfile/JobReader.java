@@ -10,9 +10,9 @@ import app.kemdro.core.plan.BenchDays.Hours;
 import app.kemdro.core.plan.BriefCheck;
 import app.kemdro.core.plan.LookPlanner;
 import app.kemdro.core.plan.Problem;
-import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Rest;
 import app.kemdro.core.schedule.Schedule;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.core.schedule.Task;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.paint.JobColours;
@@ -117,7 +117,7 @@ public class JobReader {
         if (steps.size() > MOST_STEPS || breaks.size() > MOST_STEPS) {
             throw new Unreadable("order: more than " + MOST_STEPS + " steps or breaks.");
         }
-        List<Placed> placed = new ArrayList<>();
+        List<ScheduledTask> placed = new ArrayList<>();
         for (JobFile.Step s : steps) {
             String at = "order.steps[" + placed.size() + "]";
             if (s == null) {
@@ -129,7 +129,7 @@ public class JobReader {
             if (until < from || way < 0 || way > MOST_WAYS) {
                 throw new Unreadable(at + ": it ends before it begins, or is done in no way there is.");
             }
-            placed.add(new Placed(
+            placed.add(new ScheduledTask(
                     text(at + ".step", s.step(), 200),
                     s.hands(),
                     s.help(),

@@ -5,7 +5,7 @@ import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.StepState;
 import app.kemdro.core.run.StepState.Status;
-import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.run.Run;
@@ -74,7 +74,7 @@ public record Day(Job job, Run run, Plan plan, Map<String, Step> steps, int took
     /** The day of a run that stands so and was first planned so. */
     public static Day of(Job job, RunNow s, Plan first) {
         Map<String, Step> steps = new LinkedHashMap<>();
-        for (Placed p : first.schedule().placed()) {
+        for (ScheduledTask p : first.schedule().placed()) {
             steps.put(p.task(), step(first.step(p.task()), s, Optional.of(p)));
         }
         s.plan().steps().stream()
@@ -89,7 +89,7 @@ public record Day(Job job, Run run, Plan plan, Map<String, Step> steps, int took
         return new Day(job, s.run(), s.plan(), steps, took, first.schedule().ready());
     }
 
-    private static Step step(PlannedStep step, RunNow s, Optional<Placed> placed) {
+    private static Step step(PlannedStep step, RunNow s, Optional<ScheduledTask> placed) {
         StepState state = s.state().step(step.id());
         boolean done = state.status() == Status.DONE && state.started() != null && state.ended() != null;
         long looks = s.state().events().stream()

@@ -1,7 +1,7 @@
 package app.kemdro.web.records.performer;
 
-import app.kemdro.core.safety.Care.PatchTest;
-import app.kemdro.core.safety.Care.Result;
+import app.kemdro.core.safety.HealthRecord.PatchTest;
+import app.kemdro.core.safety.HealthRecord.Result;
 import jakarta.persistence.Embeddable;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;

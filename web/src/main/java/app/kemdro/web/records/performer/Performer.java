@@ -3,7 +3,7 @@ package app.kemdro.web.records.performer;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Brows;
 import app.kemdro.core.look.Brief.Hair;
-import app.kemdro.core.safety.Care;
+import app.kemdro.core.safety.HealthRecord;
 import jakarta.persistence.CollectionTable;
 import jakarta.persistence.ElementCollection;
 import jakarta.persistence.Entity;
@@ -117,8 +117,8 @@ public class Performer {
     }
 
     /** What is known of them beside their reactions. */
-    public Care care() {
-        return new Care(
+    public HealthRecord care() {
+        return new HealthRecord(
                 lensHours,
                 panics,
                 minor,
@@ -140,7 +140,7 @@ public class Performer {
     }
 
     /** Takes over all but what was seen of their skin, which is only ever added to. */
-    public void careFor(Care care) {
+    public void careFor(HealthRecord care) {
         lensHours = care.lensHours();
         panics = care.panics();
         minor = care.minor();
@@ -161,7 +161,7 @@ public class Performer {
     /** Forgets everything about their health. */
     public void forgetHealth() {
         reactsTo = "";
-        careFor(Care.UNKNOWN);
+        careFor(HealthRecord.UNKNOWN);
         skinSeen = new ArrayList<>();
     }
 }

@@ -1,7 +1,7 @@
 package app.kemdro.web.records.performer;
 
-import app.kemdro.core.safety.Care.Skin;
-import app.kemdro.core.safety.Care.SkinSeen;
+import app.kemdro.core.safety.HealthRecord.Skin;
+import app.kemdro.core.safety.HealthRecord.SkinSeen;
 import jakarta.persistence.Embeddable;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;

@@ -1,9 +1,9 @@
 package app.kemdro.web.records.performer;
 
-import app.kemdro.core.safety.Care;
-import app.kemdro.core.safety.Care.Result;
-import app.kemdro.core.safety.Care.Skin;
-import app.kemdro.core.safety.Care.SkinSeen;
+import app.kemdro.core.safety.HealthRecord;
+import app.kemdro.core.safety.HealthRecord.Result;
+import app.kemdro.core.safety.HealthRecord.Skin;
+import app.kemdro.core.safety.HealthRecord.SkinSeen;
 import app.kemdro.web.parts.figure.FigureModel.Tint;
 
 /** How skin and its tests are said and drawn. */
@@ -28,7 +28,7 @@ public final class SkinWords {
     }
 
     /** What is known of the skin of a zone, as the figure shows it. */
-    public static Tint tint(Care care, String zone) {
+    public static Tint tint(HealthRecord care, String zone) {
         SkinSeen last = care.lastSeen().get(zone);
         Skin skin = care.broken().contains(zone) ? Skin.BROKEN : last == null ? Skin.FINE : last.skin();
         return switch (skin) {

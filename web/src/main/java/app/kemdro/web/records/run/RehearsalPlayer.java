@@ -11,7 +11,7 @@ import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.Stamp;
 import app.kemdro.core.run.StepState;
 import app.kemdro.core.run.StepState.Status;
-import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.web.parts.live.Background;
 import app.kemdro.web.parts.mishap.NotPossible;
 import app.kemdro.web.records.plan.Plans;
@@ -126,18 +126,19 @@ class RehearsalPlayer implements DisposableBean {
     private Optional<RunEvent> finish(RunNow s, String hands, String step, LocalDateTime now) {
         StepState state = s.state().step(step);
         LocalDateTime began = state.started() == null ? now : state.started();
-        LocalDateTime done = Fate.ends(s.run().id(), s.plan(), s.schedule().of(step), began);
+        LocalDateTime done =
+                RehearsalDraw.ends(s.run().id(), s.plan(), s.schedule().of(step), began);
         return done.isAfter(now)
                 ? Optional.empty()
                 : Optional.of(new RunEvent.Finish(stamp(s, "done", done, hands), step));
     }
 
     private static Optional<RunEvent> begin(RunNow s, String hands, LocalDateTime now) {
-        List<Placed> ahead = new Chair(s.plan(), s.state()).ahead(s.schedule(), hands);
+        List<ScheduledTask> ahead = new Chair(s.plan(), s.state()).ahead(s.schedule(), hands);
         if (ahead.isEmpty()) {
             return Optional.empty();
         }
-        Placed next = ahead.get(0);
+        ScheduledTask next = ahead.get(0);
         LocalDateTime start = s.plan().clock(next.start());
         boolean rest = s.restBefore(next);
         boolean due = s.schedule().rests().stream()
@@ -169,7 +170,7 @@ class RehearsalPlayer implements DisposableBean {
                     && !step.id().startsWith("extra-")
                     && s.state().events().stream().noneMatch(e -> e.id().equals(id));
             Optional<Repair> repair = done
-                    ? Fate.mishap(s.run().id(), step, trade)
+                    ? RehearsalDraw.mishap(s.run().id(), step, trade)
                             .filter(r -> EventGuard.way(r, step, List.of(), s.stands(), right)
                                     .isPresent())
                     : Optional.empty();
@@ -190,7 +191,8 @@ class RehearsalPlayer implements DisposableBean {
                         .map(f -> {
                             String step = f.step().id();
                             boolean first = s.state().step(step).lookAgainAt() == null;
-                            boolean notYet = first && Fate.notYet(s.run().id(), step);
+                            boolean notYet =
+                                    first && RehearsalDraw.notYet(s.run().id(), step);
                             Stamp stamp = stamp(s, "look", now, "");
                             return notYet ? new RunEvent.NotYet(stamp, step, 0) : new RunEvent.Clear(stamp, step);
                         });

@@ -3,8 +3,8 @@ package app.kemdro.web.records.run;
 import app.kemdro.core.run.Chair;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.RunLevers;
-import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Schedule;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.web.parts.mishap.NotPossible;
 import app.kemdro.web.records.plan.Plans;
 import java.time.LocalDateTime;
@@ -84,14 +84,14 @@ public class Replanning {
             boolean theirs = worker.id().equals(after.hands())
                     || after instanceof RunEvent.Back
                     || after.hands().equals(Chair.NOBODY);
-            List<Placed> ahead = new Chair(result.plan(), result.state()).ahead(result.schedule(), worker.id());
+            List<ScheduledTask> ahead = new Chair(result.plan(), result.state()).ahead(result.schedule(), worker.id());
             if (!theirs
                     || ahead.isEmpty()
                     || result.state().onBreak()
                     || result.state().runningBy(worker.id()).isPresent()) {
                 continue;
             }
-            Placed next = ahead.get(0);
+            ScheduledTask next = ahead.get(0);
             if (next.start() <= second + AT_ONCE && !result.restBefore(next)) {
                 result = changedBy(
                         new RunEvent.Start(

@@ -2,9 +2,9 @@ package app.kemdro.web.records.run;
 
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.run.EventGuard;
+import app.kemdro.core.run.Ruling;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.Stamp;
-import app.kemdro.core.run.Verdict;
 import app.kemdro.web.parts.mishap.NotPossible;
 import app.kemdro.web.records.plan.Plans;
 import app.kemdro.web.records.plan.Snapshots;
@@ -84,13 +84,13 @@ public class Reports {
     }
 
     private RunEvent checked(RunEvent event, RunNow before) {
-        Verdict verdict = guard.check(event, before.stands());
-        if (verdict instanceof Verdict.Can can) {
+        Ruling ruling = guard.check(event, before.stands());
+        if (ruling instanceof Ruling.Can can) {
             return can.event();
         }
-        throw verdict instanceof Verdict.Asks asks
+        throw ruling instanceof Ruling.Asks asks
                 ? new Asked(asks.question())
-                : new NotPossible(((Verdict.Cannot) verdict).why());
+                : new NotPossible(((Ruling.Cannot) ruling).why());
     }
 
     /** Ends a run from elsewhere. */

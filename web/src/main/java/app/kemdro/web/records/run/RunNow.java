@@ -7,8 +7,8 @@ import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.RunState;
 import app.kemdro.core.run.Standing;
 import app.kemdro.core.run.StepState.Status;
-import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Schedule;
+import app.kemdro.core.schedule.ScheduledTask;
 import java.util.List;
 
 /**
@@ -64,7 +64,7 @@ public record RunNow(
     }
 
     /** Whether a break that was not taken yet is planned just before this step. */
-    boolean restBefore(Placed next) {
+    boolean restBefore(ScheduledTask next) {
         return schedule().rests().stream().skip(state().pauses().size()).anyMatch(r -> r.end() == next.start());
     }
 }

@@ -1,9 +1,9 @@
 package app.kemdro.web.records.sample;
 
-import app.kemdro.core.safety.Care;
-import app.kemdro.core.safety.Care.PatchTest;
-import app.kemdro.core.safety.Care.Result;
-import app.kemdro.core.safety.Care.Skin;
+import app.kemdro.core.safety.HealthRecord;
+import app.kemdro.core.safety.HealthRecord.PatchTest;
+import app.kemdro.core.safety.HealthRecord.Result;
+import app.kemdro.core.safety.HealthRecord.Skin;
 import app.kemdro.web.records.account.DemoAccounts;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
@@ -117,7 +117,7 @@ class DemoWorld implements SmartInitializingSingleton {
         }
         tests.add(new PatchTest("water-paint", today.minusDays(1).atTime(18, 0), Result.OPEN));
         jobs.change(founder.id(), j -> {
-            j.performer().careFor(new Care(0, false, false, false, Set.of(), tests));
+            j.performer().careFor(new HealthRecord(0, false, false, false, Set.of(), tests));
             for (String zone : List.of("forehead", "cheek-left", "cheek-right", "nose")) {
                 boolean red = zone.equals("nose");
                 j.performer()

@@ -4,8 +4,8 @@ import app.kemdro.core.plan.Plan;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.Stamp;
 import app.kemdro.core.schedule.Lag;
-import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Rest;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.run.Seats;
 import java.time.LocalDateTime;
@@ -34,7 +34,7 @@ final class Rehearsed {
         Map<String, Integer> end = new HashMap<>();
         int late = 0;
         int rested = 0;
-        for (Placed p : plan.schedule().placed()) {
+        for (ScheduledTask p : plan.schedule().placed()) {
             for (Rest rest : plan.schedule().rests()) {
                 if (rested <= plan.schedule().rests().indexOf(rest) && p.start() >= rest.end()) {
                     rested++;
@@ -49,7 +49,7 @@ final class Rehearsed {
             int start = free.getOrDefault(hands, 0);
             for (Lag lag : plan.network().lags()) {
                 if (lag.to().equals(p.task()) && end.containsKey(lag.from())) {
-                    Placed from = plan.schedule().of(lag.from());
+                    ScheduledTask from = plan.schedule().of(lag.from());
                     int wait = lag.opens(from) - from.end();
                     start = Math.max(start, end.get(lag.from()) + wait);
                 }

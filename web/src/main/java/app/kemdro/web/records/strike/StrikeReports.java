@@ -1,9 +1,9 @@
 package app.kemdro.web.records.strike;
 
+import app.kemdro.core.run.Ruling;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.Stamp;
-import app.kemdro.core.run.Verdict;
-import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.core.strike.StrikeGuard;
 import app.kemdro.web.parts.mishap.NotPossible;
 import app.kemdro.web.records.plan.Removals;
@@ -111,7 +111,7 @@ public class StrikeReports {
         LocalDateTime at = strikes.now();
         List<RunEvent> starts = new ArrayList<>();
         for (String hands : now.hands()) {
-            List<Placed> ahead = now.undoing().ahead(now.schedule(), hands);
+            List<ScheduledTask> ahead = now.undoing().ahead(now.schedule(), hands);
             if (now.undoing().doing(hands).isEmpty()
                     && !ahead.isEmpty()
                     && now.undoing().keeps(ahead.get(0).task(), at).isEmpty()) {
@@ -127,11 +127,11 @@ public class StrikeReports {
                 JsonNodeFactory.instance.objectNode().put("step", step).put("text", text);
         try {
             RunEvent event = format.read(kind, EventFormat.VERSION, stamp, fields);
-            Verdict verdict = StrikeGuard.check(event, now.removal(), now.undoing(), now.state(), now.hands());
-            if (verdict instanceof Verdict.Can can) {
+            Ruling ruling = StrikeGuard.check(event, now.removal(), now.undoing(), now.state(), now.hands());
+            if (ruling instanceof Ruling.Can can) {
                 return can.event();
             }
-            throw new NotPossible(((Verdict.Cannot) verdict).why());
+            throw new NotPossible(((Ruling.Cannot) ruling).why());
         } catch (IllegalArgumentException wrong) {
             throw new NotPossible(wrong.getMessage());
         }

@@ -7,7 +7,7 @@ import app.kemdro.core.plan.Areas;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.run.RunEvent;
-import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.core.strike.Removal;
 import app.kemdro.web.parts.file.Files;
 import app.kemdro.web.parts.print.Sheets;
@@ -207,7 +207,7 @@ class ContinuityController {
         return plan.schedule().placed().stream().map(p -> planned(p, plan)).toList();
     }
 
-    private Line planned(Placed p, Plan plan) {
+    private Line planned(ScheduledTask p, Plan plan) {
         PlannedStep step = plan.step(p.task());
         return new Line(
                 Words.hour(plan.clock(p.start())),

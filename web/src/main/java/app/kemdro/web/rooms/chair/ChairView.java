@@ -8,12 +8,12 @@ import app.kemdro.core.run.LiveFilm;
 import app.kemdro.core.run.StepState;
 import app.kemdro.core.run.StepState.Status;
 import app.kemdro.core.schedule.Confidence;
-import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Schedule;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.core.schedule.Task.Mode;
 import app.kemdro.web.parts.ribbon.Ribbon;
 import app.kemdro.web.parts.words.Words;
-import app.kemdro.web.records.run.Fate;
+import app.kemdro.web.records.run.RehearsalDraw;
 import app.kemdro.web.records.run.RunNow;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
@@ -251,10 +251,10 @@ record ChairView(
             Optional<String> running = standing.state()
                     .runningBy(name)
                     .filter(step -> schedule.find(step).isPresent());
-            List<Placed> ahead = chair.ahead(schedule, name);
-            Optional<Placed> first = ahead.stream().findFirst();
+            List<ScheduledTask> ahead = chair.ahead(schedule, name);
+            Optional<ScheduledTask> first = ahead.stream().findFirst();
             boolean idle = running.isEmpty();
-            Optional<Placed> next = idle ? ahead.stream().skip(1).findFirst() : first;
+            Optional<ScheduledTask> next = idle ? ahead.stream().skip(1).findFirst() : first;
             return new Hands(
                     name,
                     label,
@@ -279,19 +279,19 @@ record ChairView(
                     standing.state().drivers().getOrDefault(name, ""));
         }
 
-        private String helps(Placed p) {
+        private String helps(ScheduledTask p) {
             boolean on = standing.state().step(p.task()).status() == Status.RUNNING;
             return "Help " + p.worker() + (on ? " now" : " at " + Words.hour(plan.clock(p.start()))) + ": "
                     + plan.step(p.task()).title();
         }
 
-        private boolean afterRest(Placed next) {
+        private boolean afterRest(ScheduledTask next) {
             int second = second(now);
             return schedule.rests().stream()
                     .anyMatch(r -> r.end() == next.start() && r.start() <= second + A_MINUTE && r.end() > second);
         }
 
-        private Optional<String> waits(Placed next) {
+        private Optional<String> waits(ScheduledTask next) {
             if (afterRest(next)) {
                 return Optional.of("the break");
             }
@@ -304,16 +304,16 @@ record ChairView(
 
         private Now running(String id) {
             StepState s = standing.state().step(id);
-            Placed p = schedule.of(id);
+            ScheduledTask p = schedule.of(id);
             LocalDateTime began = s.started() == null ? now : s.started();
             return step(plan.step(id), millis(began), millis(plan.clock(p.end())), p);
         }
 
-        private Now upcoming(Placed p) {
+        private Now upcoming(ScheduledTask p) {
             return step(plan.step(p.task()), millis(plan.clock(p.start())), millis(plan.clock(p.end())), p);
         }
 
-        private Now step(PlannedStep step, long from, long until, Placed placed) {
+        private Now step(PlannedStep step, long from, long until, ScheduledTask placed) {
             Optional<Long> window = window(step);
             return new Now(
                     step.id(),
@@ -335,8 +335,8 @@ record ChairView(
             if (!standing.run().isRehearsal() || s.status() != Status.RUNNING || s.started() == null) {
                 return null;
             }
-            Placed placed = schedule.of(step.id());
-            LocalDateTime done = Fate.ends(standing.run().id(), plan, placed, s.started());
+            ScheduledTask placed = schedule.of(step.id());
+            LocalDateTime done = RehearsalDraw.ends(standing.run().id(), plan, placed, s.started());
             return done.isAfter(now) ? null : millis(done);
         }
 

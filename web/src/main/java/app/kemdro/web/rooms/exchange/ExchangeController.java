@@ -5,8 +5,8 @@ import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.run.RunEvent;
-import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Schedule;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.web.parts.file.Files;
 import app.kemdro.web.parts.file.Tables;
 import app.kemdro.web.parts.words.Words;
@@ -194,7 +194,7 @@ class ExchangeController {
             List<Plan> plan = plans.of(job).plan().stream().toList();
             for (Plan p : plan) {
                 int number = 1;
-                for (Placed placed : p.schedule().placed()) {
+                for (ScheduledTask placed : p.schedule().placed()) {
                     row(csv, number++, p, placed);
                 }
             }
@@ -202,7 +202,7 @@ class ExchangeController {
         return Files.kept(Files.named(job.title()) + ".csv", "text/csv", text.toString());
     }
 
-    private static void row(CSVPrinter csv, int number, Plan plan, Placed p) throws IOException {
+    private static void row(CSVPrinter csv, int number, Plan plan, ScheduledTask p) throws IOException {
         PlannedStep step = plan.step(p.task());
         csv.printRecord(
                 number,

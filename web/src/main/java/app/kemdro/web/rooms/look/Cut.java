@@ -1,6 +1,6 @@
 package app.kemdro.web.rooms.look;
 
-import app.kemdro.core.body.Letters;
+import app.kemdro.core.body.Capitals;
 import app.kemdro.core.body.Zone;
 import app.kemdro.core.layer.Judgement;
 import app.kemdro.core.layer.Stack;
@@ -82,7 +82,7 @@ public record Cut(List<Row> layers, double millimetres) {
         boolean fine = boundary.verdict().isFine();
         return new Row(
                 number,
-                Letters.capital(layer.material().name()) + (layer.coats() > 1 ? ", " + layer.coats() + " coats" : ""),
+                Capitals.capital(layer.material().name()) + (layer.coats() > 1 ? ", " + layer.coats() + " coats" : ""),
                 layer.what() + ". " + minutes,
                 layer.material().drawn(),
                 layer.millimetres(),

@@ -1,7 +1,7 @@
 package app.kemdro.web.rooms.look;
 
 import app.kemdro.core.body.Body;
-import app.kemdro.core.body.Letters;
+import app.kemdro.core.body.Capitals;
 import app.kemdro.core.look.BareSkin;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
@@ -97,7 +97,7 @@ final class LookRoom {
             List<Offer> schools) {}
 
     String title() {
-        return zones.isEmpty() ? "Press a zone" : Letters.capital(body.say(zones));
+        return zones.isEmpty() ? "Press a zone" : Capitals.capital(body.say(zones));
     }
 
     String area() {
@@ -238,14 +238,14 @@ final class LookRoom {
     private static String risk(Weighed school) {
         List<String> words = new ArrayList<>();
         if (!school.because().isEmpty()) {
-            words.add(Letters.capital(school.because()) + ".");
+            words.add(Capitals.capital(school.because()) + ".");
         }
         if (!school.technique().profile().risk().isEmpty()) {
             words.add(school.technique().profile().risk());
         }
         if (!school.technique().profile().neverFilmed().isEmpty()) {
             words.add(
-                    "Never filmed: " + Letters.low(school.technique().profile().neverFilmed()));
+                    "Never filmed: " + Capitals.low(school.technique().profile().neverFilmed()));
         }
         return String.join(" ", words);
     }
@@ -360,7 +360,7 @@ final class LookRoom {
                 t.id(),
                 t.name(),
                 t.because(),
-                w.because().isEmpty() ? "" : Letters.capital(w.because()) + ".",
+                w.because().isEmpty() ? "" : Capitals.capital(w.because()) + ".",
                 cannot(t, fit),
                 fit.size() == zones.size() ? "" : "only " + body.say(fit),
                 schools);

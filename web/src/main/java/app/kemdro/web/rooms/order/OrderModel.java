@@ -4,7 +4,7 @@ import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.schedule.Critical;
-import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.core.schedule.Task.Mode;
 import app.kemdro.web.parts.figure.Stratum;
 import app.kemdro.web.parts.ribbon.Labels;
@@ -56,7 +56,7 @@ public record OrderModel(List<String> rows, Map<String, List<Integer>> pins, Lis
         WhyWords why = new WhyWords(plan);
         List<String> names = plan.network().workers().stream().map(w -> w.id()).toList();
         List<Step> steps = new ArrayList<>();
-        for (Placed p : plan.schedule().placed()) {
+        for (ScheduledTask p : plan.schedule().placed()) {
             steps.add(step(steps.size() + 1, plan, plan.step(p.task()), p, names, slack.get(p.task()), why));
         }
         List<String> rows = trade.body().rows().stream()
@@ -68,7 +68,7 @@ public record OrderModel(List<String> rows, Map<String, List<Integer>> pins, Lis
     }
 
     private static Step step(
-            int number, Plan plan, PlannedStep step, Placed p, List<String> names, int slack, WhyWords why) {
+            int number, Plan plan, PlannedStep step, ScheduledTask p, List<String> names, int slack, WhyWords why) {
         boolean everywhere = step.where().isEmpty();
         boolean grabs = step.drying().map(d -> d.tacky().isPresent()).orElse(false) && p.settled() > p.end();
         boolean dryer = plan.network().task(step.id()).way(p.mode()).tool() > 0;

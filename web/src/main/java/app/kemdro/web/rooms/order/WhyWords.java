@@ -3,7 +3,7 @@ package app.kemdro.web.rooms.order;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.schedule.Binding;
-import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.core.schedule.Task.Mode;
 import app.kemdro.web.parts.words.Words;
 import java.util.Objects;
@@ -17,12 +17,12 @@ final class WhyWords {
     }
 
     String of(PlannedStep step, int slackSeconds) {
-        Placed at = plan.schedule().of(step.id());
+        ScheduledTask at = plan.schedule().of(step.id());
         Binding binding = Binding.of(plan.network(), plan.schedule(), step.id());
         return why(binding, at) + " " + window(step, at) + slack(slackSeconds);
     }
 
-    private String why(Binding binding, Placed at) {
+    private String why(Binding binding, ScheduledTask at) {
         String clock = Words.hour(plan.clock(at.start()));
         return switch (binding.kind()) {
             case FIRST -> "Nothing comes before it; it begins at chair-in.";
@@ -39,14 +39,14 @@ final class WhyWords {
     }
 
     /** Whoever of those it takes was at the other step. */
-    private String busy(Binding binding, Placed at) {
-        Placed other = plan.schedule().of(Objects.requireNonNull(binding.task()));
+    private String busy(Binding binding, ScheduledTask at) {
+        ScheduledTask other = plan.schedule().of(Objects.requireNonNull(binding.task()));
         return other.takes(at.worker()) ? String.valueOf(at.worker()) : String.valueOf(at.helper());
     }
 
-    private String follows(Binding binding, Placed at, String clock) {
+    private String follows(Binding binding, ScheduledTask at, String clock) {
         var lag = Objects.requireNonNull(binding.lag());
-        Placed before = plan.schedule().of(lag.from());
+        ScheduledTask before = plan.schedule().of(lag.from());
         boolean waited = at.start() > before.end();
         String because = lag.because();
         String reason = Character.toUpperCase(because.charAt(0)) + because.substring(1);
@@ -61,7 +61,7 @@ final class WhyWords {
         return binding.task() == null ? "" : "“" + plan.step(binding.task()).titleWithPlace() + "”";
     }
 
-    private String window(PlannedStep step, Placed at) {
+    private String window(PlannedStep step, ScheduledTask at) {
         return plan.network().lags().stream()
                 .filter(l -> l.from().equals(step.id()) && l.ties())
                 .findFirst()

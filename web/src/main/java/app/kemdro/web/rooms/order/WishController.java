@@ -4,7 +4,7 @@ import app.kemdro.core.look.Look;
 import app.kemdro.core.look.Wish;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
-import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.plan.Plans;
@@ -62,7 +62,7 @@ class WishController {
         if (plan.isEmpty()) {
             return say(id, "There is no order to wish about yet. Nothing was changed.", after);
         }
-        Optional<Placed> placed = placed(plan.get(), step);
+        Optional<ScheduledTask> placed = placed(plan.get(), step);
         boolean other = press == Press.BEFORE || press == Press.AFTER;
         if (placed.isEmpty() || other && (placed(plan.get(), to).isEmpty() || to.equals(step))) {
             return say(id, "That step is not in the order any more. Nothing was changed.", after);
@@ -104,14 +104,14 @@ class WishController {
                 after);
     }
 
-    private static Optional<Placed> placed(Plan plan, String step) {
+    private static Optional<ScheduledTask> placed(Plan plan, String step) {
         return plan.schedule().placed().stream()
                 .filter(p -> p.task().equals(step))
                 .findFirst();
     }
 
     /** It stays with these hands, and neither before nor after the minute at which it stands now. */
-    private static Look held(Look look, Plan plan, Placed p) {
+    private static Look held(Look look, Plan plan, ScheduledTask p) {
         LocalDateTime call = plan.brief().call();
         long seconds = Duration.between(plan.clock(p.start()), call).getSeconds();
         Look held = look.wishing(Wish.notBefore(p.task(), (int) -Math.floorDiv(-seconds, 60L)))

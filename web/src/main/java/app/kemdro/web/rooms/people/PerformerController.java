@@ -1,7 +1,7 @@
 package app.kemdro.web.rooms.people;
 
 import app.kemdro.core.method.Trade;
-import app.kemdro.core.safety.Care;
+import app.kemdro.core.safety.HealthRecord;
 import app.kemdro.web.parts.figure.FigureModel;
 import app.kemdro.web.parts.json.Json;
 import app.kemdro.web.parts.words.Words;
@@ -49,7 +49,7 @@ class PerformerController {
     String performer(@PathVariable long id, Principal who, Model model) {
         Performer performer = performers.get(id);
         looks.looked(performer, who.getName(), "people");
-        Care care = performer.care();
+        HealthRecord care = performer.care();
         model.addAttribute("performer", performer);
         model.addAttribute("facts", performer.facts());
         model.addAttribute("care", care);

@@ -2,11 +2,11 @@ package app.kemdro.web.rooms.safety;
 
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
-import app.kemdro.core.safety.Care;
-import app.kemdro.core.safety.Care.PatchTest;
-import app.kemdro.core.safety.Care.Result;
 import app.kemdro.core.safety.Finding;
 import app.kemdro.core.safety.Finding.Kind;
+import app.kemdro.core.safety.HealthRecord;
+import app.kemdro.core.safety.HealthRecord.PatchTest;
+import app.kemdro.core.safety.HealthRecord.Result;
 import app.kemdro.core.safety.Safety;
 import app.kemdro.core.safety.Safety.Procedure;
 import app.kemdro.web.parts.file.Files;
@@ -91,7 +91,7 @@ class SafetyController {
             model.addAttribute("asked", asked(job, plan));
             model.addAttribute("closed", Gate.closed(all, lifted).size());
         });
-        Care care = job.performer().care();
+        HealthRecord care = job.performer().care();
         model.addAttribute("care", care);
         model.addAttribute("reactions", reactions(job));
         model.addAttribute("tests", tests(care));
@@ -128,7 +128,7 @@ class SafetyController {
                 .toList();
     }
 
-    private List<Test> tests(Care care) {
+    private List<Test> tests(HealthRecord care) {
         List<Test> tests = new ArrayList<>();
         for (PatchTest test : care.tests()) {
             tests.add(new Test(
@@ -160,7 +160,7 @@ class SafetyController {
         jobs.change(
                 id,
                 j -> j.performer()
-                        .careFor(new Care(
+                        .careFor(new HealthRecord(
                                 lensHours,
                                 panics,
                                 minor,
@@ -231,11 +231,11 @@ class SafetyController {
 
     private void change(long id, Consumer<List<PatchTest>> change) {
         jobs.change(id, j -> {
-            Care care = j.performer().care();
+            HealthRecord care = j.performer().care();
             List<PatchTest> tests = new ArrayList<>(care.tests());
             change.accept(tests);
             j.performer()
-                    .careFor(new Care(
+                    .careFor(new HealthRecord(
                             care.lensHours(), care.panics(), care.minor(), care.guardian(), care.broken(), tests));
         });
     }

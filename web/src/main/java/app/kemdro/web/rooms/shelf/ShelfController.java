@@ -64,7 +64,7 @@ class ShelfController {
     }
 
     /** A job as it stands on the shelf. */
-    record Standing(
+    record OnShelf(
             Job job,
             String day,
             boolean newDay,
@@ -85,7 +85,7 @@ class ShelfController {
     @GetMapping("/shelf")
     String shelf(Model model, Authentication who) {
         LocalDateTime now = LocalDateTime.now(clock);
-        List<Standing> all = new java.util.ArrayList<>();
+        List<OnShelf> all = new java.util.ArrayList<>();
         String day = "";
         for (Job job : comingFirst(jobs.byCall(), now)) {
             boolean past = job.brief().call().isBefore(now);
@@ -156,10 +156,10 @@ class ShelfController {
         return order;
     }
 
-    private Standing standing(Job job, String day, boolean newDay, boolean sees) {
+    private OnShelf standing(Job job, String day, boolean newDay, boolean sees) {
         Plans.Answer answer = plans.of(job);
         Optional<Plan> plan = answer.plan();
-        return new Standing(
+        return new OnShelf(
                 job,
                 day,
                 newDay,
@@ -179,7 +179,7 @@ class ShelfController {
                 + Words.inHand(Words.minutesInHand(plan)) + ".";
     }
 
-    private String next(List<Standing> all, LocalDateTime now) {
+    private String next(List<OnShelf> all, LocalDateTime now) {
         return all.stream()
                 .flatMap(s -> plans.of(s.job()).plan().stream())
                 .map(Plan::chairIn)

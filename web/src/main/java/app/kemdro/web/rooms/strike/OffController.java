@@ -2,7 +2,7 @@ package app.kemdro.web.rooms.strike;
 
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.run.RunEvent;
-import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.core.strike.Removal.Sort;
 import app.kemdro.core.strike.Removal.Step;
 import app.kemdro.web.parts.figure.FigureModel;
@@ -206,7 +206,7 @@ class OffController {
         List<Hands> all = new ArrayList<>();
         Set<String> said = new HashSet<>();
         for (String name : now.hands()) {
-            List<Placed> ahead = now.undoing().ahead(now.schedule(), name);
+            List<ScheduledTask> ahead = now.undoing().ahead(now.schedule(), name);
             Optional<Step> doing = now.undoing().doing(name);
             Optional<Step> step = doing.or(
                     () -> ahead.stream().findFirst().map(p -> now.removal().step(p.task())));

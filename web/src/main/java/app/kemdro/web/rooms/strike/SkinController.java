@@ -2,8 +2,8 @@ package app.kemdro.web.rooms.strike;
 
 import app.kemdro.core.layer.Stack;
 import app.kemdro.core.method.Trade;
-import app.kemdro.core.safety.Care.Skin;
-import app.kemdro.core.safety.Care.SkinSeen;
+import app.kemdro.core.safety.HealthRecord.Skin;
+import app.kemdro.core.safety.HealthRecord.SkinSeen;
 import app.kemdro.core.safety.Safety;
 import app.kemdro.web.parts.figure.FigureModel;
 import app.kemdro.web.parts.json.Json;

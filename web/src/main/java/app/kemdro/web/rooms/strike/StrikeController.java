@@ -1,7 +1,7 @@
 package app.kemdro.web.rooms.strike;
 
 import app.kemdro.core.plan.Plan;
-import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.core.strike.Removal;
 import app.kemdro.core.strike.Removal.Sort;
 import app.kemdro.core.strike.Removal.Step;
@@ -110,7 +110,7 @@ class StrikeController {
         List<Line> lines = new ArrayList<>();
         Set<String> said = new HashSet<>();
         for (Step step : removal.steps()) {
-            Placed placed = removal.schedule().of(step.id());
+            ScheduledTask placed = removal.schedule().of(step.id());
             lines.add(new Line(
                     lines.size() + 1,
                     clock(placed.start()),
@@ -146,7 +146,7 @@ class StrikeController {
     private static List<Row> rows(Removal removal, int whole) {
         Map<String, List<Bar>> byHands = new LinkedHashMap<>();
         removal.network().workers().forEach(w -> byHands.put(w.id(), new ArrayList<>()));
-        for (Placed p : removal.schedule().placed()) {
+        for (ScheduledTask p : removal.schedule().placed()) {
             byHands.getOrDefault(String.valueOf(p.worker()), new ArrayList<>())
                     .add(bar(
                             p.start(),

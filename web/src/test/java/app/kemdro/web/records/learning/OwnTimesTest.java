@@ -9,7 +9,7 @@ import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.Stamp;
-import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.web.AsLead;
 import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
@@ -58,7 +58,7 @@ class OwnTimesTest {
         return Brief.step(step.technique().id(), step.template().id());
     }
 
-    private RunEvent event(int number, int second, String type, Placed p, String text) {
+    private RunEvent event(int number, int second, String type, ScheduledTask p, String text) {
         String hands = p.worker() == null ? "" : p.worker();
         return Told.event(new Stamp("e" + number, plan.clock(second), hands), type, p.task(), 60, text);
     }
@@ -66,7 +66,7 @@ class OwnTimesTest {
     /** A morning in which everybody is a fifth slower, one step takes 1.4 times as long beside that, and hands are never quite even. */
     private List<RunEvent> morning(String slow, SplittableRandom random) {
         List<RunEvent> events = new ArrayList<>();
-        for (Placed p : plan.schedule().placed()) {
+        for (ScheduledTask p : plan.schedule().placed()) {
             double longer =
                     1.2 * (of(plan.step(p.task())).equals(slow) ? 1.4 : 1) * Math.exp(0.1 * random.nextGaussian());
             events.add(event(events.size(), p.start(), "START", p, ""));
@@ -113,7 +113,7 @@ class OwnTimesTest {
                                 > 100)
                 .findFirst()
                 .orElseThrow();
-        Placed p = plan.schedule().of(step.id());
+        ScheduledTask p = plan.schedule().of(step.id());
         int forecast = plan.network().task(step.id()).way(p.mode()).settled();
         List<RunEvent> events = new ArrayList<>(List.of(event(0, 0, "START", p, ""), event(1, 60, "FINISH", p, "")));
         String film = Brief.film(step.material().orElseThrow().id());
@@ -132,7 +132,7 @@ class OwnTimesTest {
 
     @Test
     void whatWasInterruptedOrDoneAgainTeachesNothing() {
-        Placed p = plan.schedule().placed().stream()
+        ScheduledTask p = plan.schedule().placed().stream()
                 .filter(x -> x.worker() != null)
                 .findFirst()
                 .orElseThrow();

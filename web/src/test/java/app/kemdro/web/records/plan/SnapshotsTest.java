@@ -7,9 +7,9 @@ import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.look.Wish;
-import app.kemdro.core.schedule.Placed;
 import app.kemdro.core.schedule.Rest;
 import app.kemdro.core.schedule.Schedule;
+import app.kemdro.core.schedule.ScheduledTask;
 import java.lang.reflect.RecordComponent;
 import java.util.Arrays;
 import java.util.List;
@@ -23,7 +23,7 @@ class SnapshotsTest {
     private static final JsonMapper MAPPER = new JsonMapper();
     private static final Snapshots SNAPSHOTS = new Snapshots(MAPPER);
     private static final Schedule SCHEDULE = new Schedule(
-            List.of(new Placed("brows/coat#1", "Ines", 1, 0, 180, 300, 900, 480, 0)),
+            List.of(new ScheduledTask("brows/coat#1", "Ines", 1, 0, 180, 300, 900, 480, 0)),
             List.of(new Rest(600, 1500)),
             1500,
             1400);
@@ -58,7 +58,7 @@ class SnapshotsTest {
                                 Brief.Purpose.class,
                                 Brief.Breaks.class,
                                 Schedule.class,
-                                Placed.class,
+                                ScheduledTask.class,
                                 Rest.class)
                         .map(SnapshotsTest::names)
                         .toList())

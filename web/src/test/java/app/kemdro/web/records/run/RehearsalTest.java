@@ -104,9 +104,9 @@ class RehearsalTest {
                 .as("what a person drives waits for that person")
                 .isEqualTo(Status.RUNNING);
         var placed = s.schedule().of(step);
-        assertThat(Fate.ends(7, s.plan(), placed, s.plan().chairIn()))
-                .isEqualTo(Fate.ends(7, s.plan(), placed, s.plan().chairIn()))
-                .isNotEqualTo(Fate.ends(8, s.plan(), placed, s.plan().chairIn()));
+        assertThat(RehearsalDraw.ends(7, s.plan(), placed, s.plan().chairIn()))
+                .isEqualTo(RehearsalDraw.ends(7, s.plan(), placed, s.plan().chairIn()))
+                .isNotEqualTo(RehearsalDraw.ends(8, s.plan(), placed, s.plan().chairIn()));
         reports.take(job.id(), new RunEvent.End(new Stamp("end-00001", runs.now(run), "")), "ines");
     }
 }

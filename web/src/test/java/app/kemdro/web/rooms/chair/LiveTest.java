@@ -9,7 +9,7 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.Stamp;
 import app.kemdro.core.run.StepState.Status;
-import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
 import app.kemdro.web.TestClock;
@@ -108,7 +108,7 @@ class LiveTest {
         return standings.of(runs.open(job.id()).orElseThrow());
     }
 
-    private Placed next(String hands) {
+    private ScheduledTask next(String hands) {
         RunNow s = now();
         return s.schedule().placed().stream()
                 .filter(p ->
@@ -150,7 +150,7 @@ class LiveTest {
 
     @Test
     void aPressKeptOnACutOffScreenCountsWhenItWasPressed() throws Exception {
-        Placed first = next("Ines");
+        ScheduledTask first = next("Ines");
         LocalDateTime began = runs.now(now().run());
         clock.pass(Duration.ofMinutes(10));
         assertThat(press("tablet", "START", first.task(), "Ines", "", 0, 600_000)
@@ -165,7 +165,7 @@ class LiveTest {
 
     @Test
     void aKeptPressThatCanNoLongerBeIsSaidToEverybody() throws Exception {
-        Placed first = next("Ines");
+        ScheduledTask first = next("Ines");
         press("START", first.task(), "Ines", "");
         press("FINISH", first.task(), "Ines", "");
         clock.pass(Duration.ofMinutes(5));
@@ -180,7 +180,7 @@ class LiveTest {
 
     @Test
     void oneScreenDrivesEachPairOfHandsAndHandsThemOverInOnePress() throws Exception {
-        Placed first = next("Pell");
+        ScheduledTask first = next("Pell");
         assertThat(press("tablet", "START", first.task(), "Pell", "", 0, 0).status())
                 .isEqualTo(200);
         Said refused = press("phone", "FINISH", first.task(), "Pell", "", 0, 0);
@@ -211,7 +211,7 @@ class LiveTest {
 
     @Test
     void leversComeWhenTheCallIsInDangerAndArePulledByWhatTheySay() throws Exception {
-        Placed first = next("Ines");
+        ScheduledTask first = next("Ines");
         press("START", first.task(), "Ines", "");
         press("tablet", "ADD", first.task(), "Ines", "", 3600, 0);
         int late = now().schedule().ready();
@@ -289,7 +289,7 @@ class LiveTest {
 
     @Test
     void aReactionStopsEverythingAndIsKept() throws Exception {
-        Placed first = next("Ines");
+        ScheduledTask first = next("Ines");
         press("START", first.task(), "Ines", "");
         String view = press("REACTION", "", "Ines", "left cheek burns").body();
         assertThat(view).contains("\"pauseWhy\":\"reaction\"");
@@ -414,7 +414,7 @@ class LiveTest {
     /** Late work moves ready with the clock, whether or not anybody presses. */
     @Test
     void readyMovesWhileNobodyPresses() throws Exception {
-        Placed first = next("Ines");
+        ScheduledTask first = next("Ines");
         press("START", first.task(), "Ines", "");
         long before = readyAt();
         clock.pass(Duration.ofMinutes(90));
@@ -450,7 +450,7 @@ class LiveTest {
     /** One curious press locks nothing: a run that has hardly begun is ended like any other, and the job begins again. */
     @Test
     void aRunEndsAtAnyMomentAndTheJobCanBeginAgain() throws Exception {
-        Placed first = next("Ines");
+        ScheduledTask first = next("Ines");
         press("START", first.task(), "Ines", "");
         assertThat(press("END", "", "Ines", "").status()).isEqualTo(200);
         assertThat(runs.open(job.id())).isEmpty();
@@ -493,7 +493,7 @@ class LiveTest {
     /** Rules of the house on what lies on the body: what is begun is not done another way. */
     @Test
     void whatLiesOnTheBodyIsNotChangedToAnotherSchool() throws Exception {
-        Placed first = next("Ines");
+        ScheduledTask first = next("Ines");
         String entry = now().plan().step(first.task()).entryId();
         press("START", first.task(), "Ines", "");
         assertThat(press("SCHOOL", entry, "Ines", "cap-plastic").status()).isEqualTo(409);

@@ -8,7 +8,7 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.Stamp;
 import app.kemdro.core.run.StepState.Status;
-import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
 import app.kemdro.web.TestClock;
@@ -74,7 +74,7 @@ class RunTest {
         return reports.take(job.id(), event(type, step, text), "ines");
     }
 
-    private Placed next(RunNow s) {
+    private ScheduledTask next(RunNow s) {
         return s.schedule().placed().stream()
                 .filter(p -> s.state().step(p.task()).status() == Status.WAITING)
                 .findFirst()
@@ -87,7 +87,7 @@ class RunTest {
 
     @Test
     void oneKeyFinishesAStepAndTheNextBegins() {
-        Placed first = next(now());
+        ScheduledTask first = next(now());
         report("START", first.task(), "");
         clock.pass(Duration.ofMinutes(2));
         RunNow after = report("FINISH", first.task(), "");
@@ -107,7 +107,7 @@ class RunTest {
 
     @Test
     void takeBackGivesBackTheStepAndWhatItLetBegin() {
-        Placed first = next(now());
+        ScheduledTask first = next(now());
         report("START", first.task(), "");
         clock.pass(Duration.ofMinutes(1));
         report("FINISH", first.task(), "");
@@ -117,7 +117,7 @@ class RunTest {
 
     @Test
     void whatCannotBeIsRefusedInWords() {
-        Placed first = next(now());
+        ScheduledTask first = next(now());
         assertThatThrownBy(() -> report("FINISH", first.task(), "")).hasMessageContaining("not under way");
         assertThatThrownBy(() -> report("SKIP", first.task(), " ")).hasMessageContaining("why it is left out");
         assertThatThrownBy(() -> report("START", "no-such-step", "")).hasMessageContaining("no such step");

@@ -8,7 +8,7 @@ import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.Stamp;
 import app.kemdro.core.run.StepState.Status;
-import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.web.AsLead;
 import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
@@ -156,7 +156,7 @@ class KitRoomTest {
         double latex = packs("heath-latex");
         double cream = packs("bell-cream-pale");
         Run run = seats.begin(job.id(), "ines");
-        for (Placed p : standings.of(run).schedule().placed()) {
+        for (ScheduledTask p : standings.of(run).schedule().placed()) {
             String hands = p.worker() == null ? "" : p.worker();
             if (standings.of(run).state().step(p.task()).status() == Status.WAITING) {
                 Stamp begun = new Stamp("begun-" + p.task(), run.beganAt().plusSeconds(p.start()), hands);

@@ -7,7 +7,7 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import app.kemdro.core.look.Wish;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
-import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
 import app.kemdro.web.records.job.Job;
@@ -77,14 +77,14 @@ class WishRoomTest {
         assertThat(press("wishes", "press", "IF_TIME", "step", needed.id())).contains("needed by the rest");
     }
 
-    private Placed late() {
-        List<Placed> all = plan.schedule().placed();
+    private ScheduledTask late() {
+        List<ScheduledTask> all = plan.schedule().placed();
         return all.get(all.size() - 1);
     }
 
     @Test
     void aHeldStepStaysWhereItIsWhileOthersMove() {
-        Placed held = plan.schedule().placed().stream()
+        ScheduledTask held = plan.schedule().placed().stream()
                 .filter(p -> p.worker() != null && p.start() > 1200)
                 .findFirst()
                 .orElseThrow();

@@ -10,7 +10,7 @@ import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.Stamp;
-import app.kemdro.core.safety.Care.Skin;
+import app.kemdro.core.safety.HealthRecord.Skin;
 import app.kemdro.web.AsLead;
 import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;

@@ -17,7 +17,7 @@ import java.util.stream.Collectors;
  * @param tests patch tests, in any order
  * @param seen what was seen of the skin, as it came in; the last look at a zone counts
  */
-public record Care(
+public record HealthRecord(
         int lensHours,
         boolean panics,
         boolean minor,
@@ -25,16 +25,16 @@ public record Care(
         Set<String> broken,
         List<PatchTest> tests,
         List<SkinSeen> seen) {
-    public static final Care UNKNOWN = new Care(0, false, false, false, Set.of(), List.of());
+    public static final HealthRecord UNKNOWN = new HealthRecord(0, false, false, false, Set.of(), List.of());
 
-    public Care {
+    public HealthRecord {
         broken = Set.copyOf(broken);
         tests = List.copyOf(tests);
         seen = List.copyOf(seen);
     }
 
     /** Of somebody whose skin nobody has written about yet. */
-    public Care(
+    public HealthRecord(
             int lensHours, boolean panics, boolean minor, boolean guardian, Set<String> broken, List<PatchTest> tests) {
         this(lensHours, panics, minor, guardian, broken, tests, List.of());
     }

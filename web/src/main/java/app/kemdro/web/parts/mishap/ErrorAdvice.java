@@ -26,9 +26,9 @@ import org.springframework.web.servlet.resource.NoResourceFoundException;
 
 /** What goes wrong is said on a page of its own, in plain words and without a trace of the machinery. */
 @ControllerAdvice
-class Mishaps {
+class ErrorAdvice {
     private static final Pattern JOB = Pattern.compile("/jobs/(\\d{1,18})/");
-    private static final Logger LOG = LoggerFactory.getLogger(Mishaps.class);
+    private static final Logger LOG = LoggerFactory.getLogger(ErrorAdvice.class);
 
     @ExceptionHandler({NotThere.class, NoResourceFoundException.class})
     @ResponseStatus(HttpStatus.NOT_FOUND)

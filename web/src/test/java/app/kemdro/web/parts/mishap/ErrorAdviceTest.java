@@ -15,7 +15,7 @@ import org.springframework.test.web.servlet.assertj.MockMvcTester;
 
 /** What was asked wrongly is the asker's mistake and never this house's. */
 @DemoTest
-class MishapsTest {
+class ErrorAdviceTest {
     @Autowired
     private MockMvcTester mvc;
 

@@ -14,7 +14,7 @@ import org.springframework.stereotype.Controller;
 
 /** Three rings: rooms are screens, records are what is kept, parts are what both share; arrows go inwards only. */
 @AnalyzeClasses(packages = "app.kemdro", importOptions = ImportOption.DoNotIncludeTests.class)
-class HouseTest {
+class ArchitectureTest {
     @ArchTest
     static final ArchRule arrowsGoInwardsOnly = layeredArchitecture()
             .consideringOnlyDependenciesInAnyPackage("app.kemdro.web..")

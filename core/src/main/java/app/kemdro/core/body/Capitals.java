@@ -3,8 +3,8 @@ package app.kemdro.core.body;
 import java.util.Locale;
 
 /** The first letter of what is said, at the beginning of a sentence or within one. */
-public final class Letters {
-    private Letters() {}
+public final class Capitals {
+    private Capitals() {}
 
     /** "Left cheek" of "left cheek". */
     public static String capital(String text) {

@@ -14,7 +14,8 @@ import java.util.Set;
  * @param clings kinds of material that cling without any glue, so that their own remover is wanted
  * @param soakLatest minutes after a soak by which it must be lifted
  */
-record Customs(List<Kind> kinds, Set<String> clings, int soakLatest, Pace films, Pace flood, Last wash, Last soothe) {
+record RemovalRules(
+        List<Kind> kinds, Set<String> clings, int soakLatest, Pace films, Pace flood, Last wash, Last soothe) {
 
     /** Minutes of hands for each thing, and for each 100 cm². */
     record Pace(double minutes, double per100Cm2) {
@@ -43,11 +44,11 @@ record Customs(List<Kind> kinds, Set<String> clings, int soakLatest, Pace films,
                 : Optional.empty();
     }
 
-    static Customs standard() {
+    static RemovalRules standard() {
         DataNode file = DataNode.resource("/trade/strike.yaml");
         file.onlyKeys(Set.of("kinds", "clings", "soak-latest", "films", "flood", "wash", "soothe"));
-        return new Customs(
-                file.get("kinds").items().stream().map(Customs::kind).toList(),
+        return new RemovalRules(
+                file.get("kinds").items().stream().map(RemovalRules::kind).toList(),
                 Set.copyOf(file.words("clings")),
                 (int) file.get("soak-latest").number(1, 60),
                 pace(file.get("films")),

@@ -17,7 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param settled when its zones are free for anything
  * @param missed seconds by which it comes after its window closed, 0 when it keeps it
  */
-public record Placed(
+public record ScheduledTask(
         String task,
         @Nullable String worker,
         @Nullable String helper,
@@ -29,7 +29,7 @@ public record Placed(
         int settled,
         int missed) {
     /** A task that one pair of hands does, or none. */
-    public Placed(
+    public ScheduledTask(
             String task,
             @Nullable String worker,
             int mode,
@@ -43,8 +43,8 @@ public record Placed(
     }
 
     /** The same, settling in this way. */
-    Placed settling(Task.Mode way) {
-        return new Placed(
+    ScheduledTask settling(Task.Mode way) {
+        return new ScheduledTask(
                 task,
                 worker,
                 helper,
@@ -58,8 +58,8 @@ public record Placed(
     }
 
     /** The same, so many seconds later. */
-    public Placed later(int by) {
-        return new Placed(
+    public ScheduledTask later(int by) {
+        return new ScheduledTask(
                 task,
                 worker,
                 helper,
@@ -83,7 +83,7 @@ public record Placed(
     }
 
     /** Whether both take the same pair of hands. */
-    boolean sharesHands(Placed other) {
+    boolean sharesHands(ScheduledTask other) {
         return takes(other.worker) || takes(other.helper);
     }
 }

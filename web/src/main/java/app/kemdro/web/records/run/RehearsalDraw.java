@@ -5,7 +5,7 @@ import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.schedule.Confidence;
-import app.kemdro.core.schedule.Placed;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.core.schedule.Task;
 import java.time.LocalDateTime;
 import java.util.List;
@@ -13,18 +13,18 @@ import java.util.Optional;
 import java.util.SplittableRandom;
 
 /** What happens in a rehearsal: how long work really takes and what goes wrong, drawn once for each run and step. */
-public final class Fate {
+public final class RehearsalDraw {
     /** Of a hundred steps to which something can happen, so many have it happen (judgement). */
     private static final double MISHAP = 0.05;
 
-    private Fate() {}
+    private RehearsalDraw() {}
 
     private static SplittableRandom dice(long run, String step) {
         return new SplittableRandom(31 * run + step.hashCode());
     }
 
     /** When work that began then is done. */
-    public static LocalDateTime ends(long run, Plan plan, Placed placed, LocalDateTime began) {
+    public static LocalDateTime ends(long run, Plan plan, ScheduledTask placed, LocalDateTime began) {
         double day = Math.exp(Confidence.DAY * dice(run, "the day").nextGaussian());
         double own = Math.exp(Confidence.TASK * dice(run, placed.task()).nextGaussian());
         Task task = plan.network().task(placed.task());

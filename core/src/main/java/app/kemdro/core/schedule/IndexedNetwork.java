@@ -11,8 +11,8 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.IntStream;
 
-/** A network as numbers, made once for each planning so that thousands of placements are quick. */
-final class Layout {
+/** A task network as arrays of numbers, made once for each planning so that thousands of placements are quick. */
+final class IndexedNetwork {
     final TaskNetwork network;
     final int n;
     final Task[] tasks;
@@ -56,7 +56,7 @@ final class Layout {
     final int[] pull;
 
     final boolean[] fixed;
-    final Placed[] past;
+    final ScheduledTask[] past;
     final Progress progress;
 
     private static final int FEW_RESTS = 10;
@@ -65,7 +65,7 @@ final class Layout {
     /** A lag between two tasks by number. */
     record Arc(int from, int to, Lag lag) {}
 
-    Layout(TaskNetwork whole, Progress progress) {
+    IndexedNetwork(TaskNetwork whole, Progress progress) {
         this.progress = progress;
         this.network = without(whole, Set.copyOf(progress.dropped()));
         n = network.tasks().size();
@@ -122,7 +122,7 @@ final class Layout {
             workedInto[arc.from] |= arc.lag.into();
         }
         shares = sharing(zone);
-        past = new Placed[n];
+        past = new ScheduledTask[n];
         fixed = new boolean[n];
         progress.past().forEach(p -> {
             Integer i = index.get(p.task());

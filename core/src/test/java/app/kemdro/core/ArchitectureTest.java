@@ -10,7 +10,7 @@ import com.tngtech.archunit.lang.ArchRule;
 
 /** The arrows of the house point one way. */
 @AnalyzeClasses(packages = "app.kemdro.core", importOptions = ImportOption.DoNotIncludeTests.class)
-class HouseTest {
+class ArchitectureTest {
     @ArchTest
     static final ArchRule packagesPointDownwards = layeredArchitecture()
             .consideringOnlyDependenciesInLayers()

@@ -1,6 +1,6 @@
 package app.kemdro.core.schedule;
 
-import app.kemdro.core.schedule.Layout.Arc;
+import app.kemdro.core.schedule.IndexedNetwork.Arc;
 import app.kemdro.core.schedule.Task.Mode;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -8,10 +8,11 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Places tasks one block after another, each as early as its hands, zones, tool and the breaks allow. A block is a group
- * of tasks tied by windows; it is placed whole, and its first tasks are moved later until every window is kept.
+ * A serial schedule generation scheme: blocks of tasks are placed one after another, each as early as its hands, zones, tool and the
+ * breaks allow. A block is a group of tasks tied by windows; it is placed whole, and its first tasks are moved later until every
+ * window is kept.
  */
-final class Placement {
+final class SerialPlacement {
     private static final int MOST_REPAIRS = 60;
 
     /** A window that has closed costs at most what laying the coat again does, seconds of being ready later (judgement). */
@@ -20,7 +21,7 @@ final class Placement {
     /** What one second of being ready later costs. */
     static final long SECOND = 1_000_000L;
 
-    private final Layout net;
+    private final IndexedNetwork net;
     private final List<Worker> workers;
     private final int[] start;
     private final int[] end;
@@ -45,7 +46,7 @@ final class Placement {
     private final List<Rest> rests = new ArrayList<>();
     private final int horizon;
     private int rested;
-    private Genes genes = new Genes(new double[0], new int[0], new int[0], new int[0]);
+    private Encoding genes = new Encoding(new double[0], new int[0], new int[0], new int[0]);
     private int chosenWorker;
     private int chosenHelper;
     private int chosenTool;
@@ -55,7 +56,7 @@ final class Placement {
 
     boolean failedForHands;
 
-    Placement(Layout net) {
+    SerialPlacement(IndexedNetwork net) {
         this.net = net;
         this.workers = net.network.workers();
         this.horizon = net.horizon();
@@ -95,7 +96,7 @@ final class Placement {
     }
 
     /** Places everything; false when some task found no hands or no window. */
-    boolean place(Genes chosen) {
+    boolean place(Encoding chosen) {
         genes = chosen;
         reset();
         for (int i = 0; i < net.n; i++) {
@@ -171,7 +172,7 @@ final class Placement {
             rested = Math.max(rested, rest.end());
         }
         int earliest = net.progress.now();
-        for (Placed p : net.progress.past()) {
+        for (ScheduledTask p : net.progress.past()) {
             earliest = Math.max(earliest, p.end());
         }
         for (int gap : genes.gap()) {
@@ -458,7 +459,7 @@ final class Placement {
     }
 
     private void placePast(int i) {
-        Placed p = net.past[i];
+        ScheduledTask p = net.past[i];
         start[i] = p.start();
         end[i] = p.end();
         mode[i] = p.mode();
@@ -589,7 +590,7 @@ final class Placement {
 
     Schedule schedule(int leastReady) {
         int ready = ready();
-        List<Placed> all = new ArrayList<>();
+        List<ScheduledTask> all = new ArrayList<>();
         int lastEnd = 0;
         for (int i = 0; i < net.n; i++) {
             lastEnd = Math.max(lastEnd, end[i]);
@@ -598,7 +599,7 @@ final class Placement {
                 continue;
             }
             Mode how = net.tasks[i].modes().get(mode[i]);
-            all.add(new Placed(
+            all.add(new ScheduledTask(
                     net.tasks[i].id(),
                     hands[i] < 0 ? null : workers.get(hands[i]).id(),
                     helper[i] < 0 ? null : workers.get(helper[i]).id(),

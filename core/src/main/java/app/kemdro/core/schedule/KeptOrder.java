@@ -15,14 +15,14 @@ import java.util.Set;
  * The order people have in mind, with its times moved to where they fall now: who does what after what, in which way and
  * between which breaks stays as it was.
  */
-final class Shift {
+final class KeptOrder {
     private final TaskNetwork network;
     private final Progress progress;
     private final Schedule before;
     private final Map<String, Task> tasks;
-    private final Map<String, Placed> was = new HashMap<>();
-    private final Map<String, Placed> now = new HashMap<>();
-    private final List<Placed> placed = new ArrayList<>();
+    private final Map<String, ScheduledTask> was = new HashMap<>();
+    private final Map<String, ScheduledTask> now = new HashMap<>();
+    private final List<ScheduledTask> placed = new ArrayList<>();
     private final List<Rest> rests = new ArrayList<>();
     private final Map<String, List<Lag>> lagsTo = new HashMap<>();
     private final Map<String, Integer> free = new HashMap<>();
@@ -30,7 +30,7 @@ final class Shift {
     private int lastEnd;
     private int restedUntil;
 
-    private Shift(TaskNetwork network, Progress progress, Schedule before) {
+    private KeptOrder(TaskNetwork network, Progress progress, Schedule before) {
         this.network = network;
         this.progress = progress;
         this.before = before;
@@ -44,7 +44,7 @@ final class Shift {
 
     /** The order with its new times; empty where steps are other ones or where it would not be sound any more. */
     static Optional<Schedule> of(TaskNetwork network, Progress progress, Schedule before) {
-        Shift shift = new Shift(network, progress, before);
+        KeptOrder shift = new KeptOrder(network, progress, before);
         if (!shift.sameSteps() || !shift.move()) {
             return Optional.empty();
         }
@@ -63,7 +63,7 @@ final class Shift {
     }
 
     private boolean move() {
-        for (Placed p : progress.past()) {
+        for (ScheduledTask p : progress.past()) {
             if (tasks.containsKey(p.task())) {
                 keep(p);
             }
@@ -72,13 +72,13 @@ final class Shift {
             rests.add(rest);
             restedUntil = Math.max(restedUntil, rest.end());
         }
-        List<Placed> open = before.placed().stream()
+        List<ScheduledTask> open = before.placed().stream()
                 .filter(p -> tasks.containsKey(p.task()) && !now.containsKey(p.task()))
                 .filter(p -> !progress.dropped().contains(p.task()))
-                .sorted(Comparator.comparingInt(Placed::start))
+                .sorted(Comparator.comparingInt(ScheduledTask::start))
                 .toList();
         int next = progress.rests().size();
-        for (Placed p : open) {
+        for (ScheduledTask p : open) {
             while (next < before.rests().size() && before.rests().get(next).end() <= p.start()) {
                 if (!rest(next++)) {
                     return false;
@@ -91,7 +91,7 @@ final class Shift {
         return lastEnd - restedUntil <= network.breaks().every() || open.isEmpty();
     }
 
-    private void keep(Placed p) {
+    private void keep(ScheduledTask p) {
         now.put(p.task(), p);
         placed.add(p);
         lastEnd = Math.max(lastEnd, p.end());
@@ -117,7 +117,7 @@ final class Shift {
         return true;
     }
 
-    private boolean place(Placed p) {
+    private boolean place(ScheduledTask p) {
         Task task = tasks.get(p.task());
         Mode mode = task.modes().get(p.mode());
         int work = task.work();
@@ -139,7 +139,7 @@ final class Shift {
             }
         }
         for (Lag lag : lagsTo.getOrDefault(p.task(), List.of())) {
-            Placed earlier = now.get(lag.from());
+            ScheduledTask earlier = now.get(lag.from());
             start = earlier == null ? start : Math.max(start, lag.opens(earlier));
         }
         start = Math.max(start, zonesFree(p, task));
@@ -152,7 +152,7 @@ final class Shift {
             toolFree[0] = start + work + mode.tool();
         }
         int end = start + work + mode.tool();
-        keep(new Placed(
+        keep(new ScheduledTask(
                 p.task(),
                 p.worker(),
                 p.helper(),
@@ -167,11 +167,11 @@ final class Shift {
     }
 
     /** When all that was in the same places before, or wanted another posture, is over; dry where it was waited for to dry. */
-    private int zonesFree(Placed p, Task task) {
+    private int zonesFree(ScheduledTask p, Task task) {
         int at = 0;
-        for (Placed q : placed) {
+        for (ScheduledTask q : placed) {
             if (tasks.get(q.task()).sharesZone(task)) {
-                Placed old = was.get(q.task());
+                ScheduledTask old = was.get(q.task());
                 boolean waited = old == null || p.start() >= old.settled();
                 at = Math.max(at, waited && !into(q.task(), p.task()) ? q.settled() : q.end());
             } else if (tasks.get(q.task()).otherPosture(task)) {
@@ -188,7 +188,7 @@ final class Shift {
 
     private Schedule schedule() {
         int ready = 0;
-        for (Placed p : placed) {
+        for (ScheduledTask p : placed) {
             boolean workedInto = network.lags().stream()
                     .anyMatch(l -> l.into() && l.from().equals(p.task()) && now.containsKey(l.to()));
             ready = Math.max(ready, workedInto ? p.end() : p.settled());
