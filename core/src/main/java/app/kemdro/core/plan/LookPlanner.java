@@ -3,37 +3,22 @@ package app.kemdro.core.plan;
 import app.kemdro.core.layer.LayerRules;
 import app.kemdro.core.layer.Stack;
 import app.kemdro.core.look.Brief;
-import app.kemdro.core.look.Brief.Hands;
 import app.kemdro.core.look.Look;
-import app.kemdro.core.look.Wish;
-import app.kemdro.core.method.StepTemplate;
 import app.kemdro.core.method.Trade;
-import app.kemdro.core.plan.Expansion.Expanded;
-import app.kemdro.core.schedule.BreakRule;
-import app.kemdro.core.schedule.Lag;
 import app.kemdro.core.schedule.Outcome;
-import app.kemdro.core.schedule.Pin;
 import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.schedule.Progress;
 import app.kemdro.core.schedule.Schedule;
 import app.kemdro.core.schedule.ScheduleCheck;
-import app.kemdro.core.schedule.ScheduledTask;
-import app.kemdro.core.schedule.Task;
 import app.kemdro.core.schedule.TaskNetwork;
-import app.kemdro.core.schedule.Unbroken;
-import app.kemdro.core.schedule.Worker;
-import java.time.Duration;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Function;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** From a look and its brief to an order of work: the one way in. */
@@ -41,17 +26,14 @@ public final class LookPlanner {
     /** A look of more entries than this is not planned for one chair. */
     public static final int MOST_ENTRIES = 200;
 
-    /** A ring of more steps than this is said with its middle left out. */
-    private static final int MOST_NAMED = 5;
-
-    /** By how many times five minutes an order that is kept may begin earlier, for wishes that name a time of day. */
-    private static final int KEPT_EARLIER = 6;
-
-    private static final int A_DAY = 24 * 3600;
-
     private final Trade trade;
     private final LayerRules rules;
     private final Planner planner;
+    private final Drafts drafts;
+    private final PlanNotes notes;
+    private final KeptPlans kept;
+    private final WhyNot whyNot;
+    private final WishClash clash;
 
     /** Plans with this trade; the planner says how hard it looks for better orders. */
     public LookPlanner(Trade trade, Planner planner) {
@@ -63,6 +45,11 @@ public final class LookPlanner {
         this.trade = trade;
         this.rules = rules;
         this.planner = planner;
+        this.drafts = new Drafts(trade, rules);
+        this.notes = new PlanNotes(trade);
+        this.kept = new KeptPlans(planner, notes);
+        this.whyNot = new WhyNot(planner);
+        this.clash = new WishClash(trade, drafts);
     }
 
     /**
@@ -71,7 +58,7 @@ public final class LookPlanner {
      * @return empty where the look cannot be planned as it is
      */
     public Map<String, Stack> stacks(Look look, Brief brief) {
-        Draft draft = draft(look, brief);
+        Draft draft = drafts.of(look, brief);
         return draft.problems().isEmpty() ? draft.stacks() : Map.of();
     }
 
@@ -93,7 +80,7 @@ public final class LookPlanner {
         }
         Optional<Plan> late =
                 all instanceof Planning.Done done ? Optional.of(sooner(look, brief, done.plan())) : Optional.empty();
-        return late.isEmpty() && !draft(look, brief).problems().isEmpty()
+        return late.isEmpty() && !drafts.of(look, brief).problems().isEmpty()
                 ? all
                 : inTime(look, brief, late).<Planning>map(Planning.Done::new).orElse(all);
     }
@@ -233,16 +220,14 @@ public final class LookPlanner {
 
     private Planning whole(Look look, Brief brief, Optional<Schedule> before) {
         Planning planning = asWishedOrLookedForHarder(look, brief, before);
-        return planning instanceof Planning.Refused refused && !look.wishes().isEmpty()
-                ? clash(look, brief)
-                        .<Planning>map(w -> clashing(w, look, brief))
-                        .orElse(refused)
+        return planning instanceof Planning.Refused refused
+                ? clash.named(refused, look, brief, l -> schedule(drafts.of(l, brief), Optional.empty()))
                 : planning;
     }
 
     /** That there is no order at all is said only after a harder look. */
     private Planning asWishedOrLookedForHarder(Look look, Brief brief, Optional<Schedule> before) {
-        Draft draft = draft(look, brief);
+        Draft draft = drafts.of(look, brief);
         Planning quick = schedule(draft, before);
         return quick instanceof Planning.Refused && draft.problems().isEmpty()
                 ? harder().schedule(draft, before)
@@ -254,45 +239,7 @@ public final class LookPlanner {
     }
 
     private Planning asWished(Look look, Brief brief, Optional<Schedule> before) {
-        return schedule(draft(look, brief), before);
-    }
-
-    /**
-     * The smallest set of wishes that cannot all be kept: each is left out in turn, and stays out where the rest still
-     * cannot be kept without it.
-     *
-     * @return empty where it cannot be planned without any wish either
-     */
-    private Optional<List<Wish>> clash(Look look, Brief brief) {
-        if (!(asWished(look.wishing(List.of()), brief, Optional.empty()) instanceof Planning.Done)) {
-            return Optional.empty();
-        }
-        List<Wish> clash = new ArrayList<>(look.wishes());
-        for (Wish wish : look.wishes()) {
-            List<Wish> without = clash.stream().filter(w -> !w.equals(wish)).toList();
-            if (asWished(look.wishing(without), brief, Optional.empty()) instanceof Planning.Refused) {
-                clash.remove(wish);
-            }
-        }
-        return Optional.of(clash);
-    }
-
-    private Planning clashing(List<Wish> clash, Look look, Brief brief) {
-        Draft free = draft(look.wishing(List.of()), brief);
-        List<PlannedStep> steps = free.steps().stream().map(Expanded::step).toList();
-        String said = clash.stream()
-                .map(w -> Wishes.say(w, look, steps, brief, trade))
-                .collect(Collectors.joining("; "));
-        String why = asWished(look.wishing(clash), brief, Optional.empty()) instanceof Planning.Refused r
-                ? " " + r.problems().get(0).what()
-                : "";
-        Problem problem = clash.size() == 1
-                ? Problem.stop(
-                        "This wish cannot be kept: " + said + "." + why,
-                        "Drop it, or wish for another time or other hands.")
-                : Problem.stop(
-                        "These wishes cannot all be kept: " + said + "." + why, "Drop one of them; any one will do.");
-        return new Planning.Refused(List.of(problem), clash);
+        return schedule(drafts.of(look, brief), before);
     }
 
     /**
@@ -301,18 +248,7 @@ public final class LookPlanner {
      * @return empty when the look no longer has just the steps of the schedule, as after a change of the trade's data
      */
     public Optional<Plan> restore(Look look, Brief brief, Schedule stored) {
-        Draft draft = draft(look, brief);
-        LocalDateTime chairIn = brief.chairIn().orElse(brief.call());
-        if (!hasTheSteps(draft, stored)) {
-            return Optional.empty();
-        }
-        return Optional.of(done(draft, network(draft, chairIn), chairIn, stored));
-    }
-
-    private static boolean hasTheSteps(Draft draft, Schedule order) {
-        Set<String> steps = draft.steps().stream().map(e -> e.step().id()).collect(Collectors.toSet());
-        Set<String> placed = order.placed().stream().map(ScheduledTask::task).collect(Collectors.toSet());
-        return draft.problems().isEmpty() && steps.equals(placed);
+        return kept.restore(drafts.of(look, brief), stored);
     }
 
     /**
@@ -338,130 +274,16 @@ public final class LookPlanner {
     }
 
     private Planning keepingWhole(Look look, Brief brief, Schedule before, String provenOf) {
-        Draft draft = draft(look, brief);
+        Draft draft = drafts.of(look, brief);
         Planning anew = schedule(draft, Optional.of(before));
-        Optional<Plan> kept = keep(draft, before, provenOf);
+        Optional<Plan> same = kept.keep(draft, before, provenOf);
         if (anew instanceof Planning.Done done) {
-            boolean shorter = kept.isPresent()
-                    && done.plan().schedule().ready() < kept.get().schedule().ready();
-            return kept.isPresent() && !shorter ? new Planning.Done(kept.get()) : anew;
+            boolean shorter = same.isPresent()
+                    && done.plan().schedule().ready() < same.get().schedule().ready();
+            return same.isPresent() && !shorter ? new Planning.Done(same.get()) : anew;
         }
         // an order that keeps every wish stays, though no other that does was found this time
-        return kept.<Planning>map(Planning.Done::new).orElseGet(() -> whole(look, brief, Optional.of(before)));
-    }
-
-    /** The plan that has this order, if the order is still sound for the look and the brief as they are now. */
-    private Optional<Plan> keep(Draft draft, Schedule known, String provenOf) {
-        if (!hasTheSteps(draft, known)) {
-            return Optional.empty();
-        }
-        return chairIns(draft, known)
-                .flatMap(at -> keep(draft, at, known, provenOf).stream())
-                .findFirst();
-    }
-
-    /** When the performer sits down for so many seconds: as late as the call allows, and never before any hands are there. */
-    private static LocalDateTime sitsDown(Brief brief, int ready) {
-        LocalDateTime asCalled = FiveMinutes.before(brief.call().minusSeconds(ready));
-        return brief.crew().stream()
-                .map(Hands::from)
-                .min(Comparator.naturalOrder())
-                .filter(asCalled::isBefore)
-                .orElse(asCalled);
-    }
-
-    /**
-     * When the performer may sit down for an order that is kept: as late as the call allows, or somewhat sooner, for wishes that name
-     * a time of day; and where hands come so late, or something must wait so long, that the call is not kept, as soon as that makes it
-     * possible.
-     */
-    private static Stream<LocalDateTime> chairIns(Draft draft, Schedule known) {
-        Brief brief = draft.brief();
-        if (brief.chairIn().isPresent()) {
-            return brief.chairIn().stream();
-        }
-        LocalDateTime asCalled = sitsDown(brief, known.ready());
-        Stream<LocalDateTime> asHandsCome = brief.crew().stream()
-                .flatMap(h -> known.placed().stream()
-                        .filter(p -> p.takes(h.name()))
-                        .findFirst()
-                        .map(first -> h.from().minusSeconds(first.start()))
-                        .stream());
-        Stream<LocalDateTime> late = Stream.concat(asHandsCome, draft.wishes().soonest(known))
-                .max(Comparator.naturalOrder())
-                .filter(asCalled::isBefore)
-                .stream();
-        return Stream.concat(IntStream.rangeClosed(0, KEPT_EARLIER).mapToObj(n -> asCalled.minusMinutes(5L * n)), late);
-    }
-
-    private Optional<Plan> keep(Draft draft, LocalDateTime chairIn, Schedule known, String provenOf) {
-        TaskNetwork network = network(draft, chairIn);
-        Schedule order = known.in(network);
-        if (!ScheduleCheck.problems(network, order).isEmpty()) {
-            return Optional.empty();
-        }
-        int least = network.fingerprint().equals(provenOf) ? order.leastReady() : planner.least(network);
-        Schedule kept = new Schedule(order.placed(), order.rests(), order.ready(), Math.min(order.ready(), least));
-        return Optional.of(done(draft, network, chairIn, kept));
-    }
-
-    /** A look turned into steps, before any of them has a time. */
-    private record Draft(
-            Brief brief,
-            Composition composition,
-            List<Expanded> steps,
-            List<Lag> lags,
-            Wishes wishes,
-            Map<String, Stack> stacks,
-            List<Problem> problems) {}
-
-    private Draft draft(Look look, Brief brief) {
-        return draft(look, brief, BriefCheck.problems(brief));
-    }
-
-    private Draft draft(Look look, Brief brief, List<Problem> known) {
-        List<Problem> problems = new ArrayList<>(known);
-        if (problems.isEmpty() && look.entries().isEmpty()) {
-            problems.add(Problem.stop(
-                    "Nothing happens on the body yet.", "Press a zone of the figure and say what happens there."));
-        }
-        if (look.entries().size() > MOST_ENTRIES) {
-            problems.add(Problem.stop(
-                    "This look has %d entries; %d is the most that is planned for one chair."
-                            .formatted(look.entries().size(), MOST_ENTRIES),
-                    "Split it into several jobs."));
-        }
-        Composition composition = new Composition(problems.isEmpty() ? look : Look.EMPTY, brief, trade);
-        problems.addAll(composition.problems());
-        List<Expanded> steps = problems.isEmpty() ? expand(composition, brief, problems) : List.of();
-        List<Lag> lags = problems.isEmpty() ? new Precedence(trade, composition, steps).lags() : List.of();
-        Wishes wishes =
-                new Wishes(look.wishes(), steps.stream().map(Expanded::step).toList(), brief);
-        problems.addAll(wishes.problems(steps));
-        lags = Stream.concat(lags.stream(), wishes.lags().stream()).toList();
-        Map<String, Stack> stacks = problems.isEmpty() ? Layering.of(steps, lags, brief, trade, rules) : Map.of();
-        return new Draft(brief, composition, steps, lags, wishes, stacks, problems);
-    }
-
-    private List<Expanded> expand(Composition composition, Brief brief, List<Problem> problems) {
-        Expansion expansion = new Expansion(trade, brief, composition);
-        List<Expanded> steps = new ArrayList<>();
-        for (Composition.Entry entry : composition.entries()) {
-            try {
-                steps.addAll(expansion.expand(entry));
-            } catch (NeverDry never) {
-                problems.add(Problem.stop(
-                        "%s never dries at %.0f °C and %.0f %% humidity."
-                                .formatted(
-                                        never.getMessage(),
-                                        brief.room().temperatureC(),
-                                        brief.room().humidityPercent()),
-                        "Dry the air, warm the room or bring a dryer.",
-                        entry.zones(),
-                        List.of(entry.origin())));
-            }
-        }
-        return steps;
+        return same.<Planning>map(Planning.Done::new).orElseGet(() -> whole(look, brief, Optional.of(before)));
     }
 
     private Planning schedule(Draft draft, Optional<Schedule> before) {
@@ -469,58 +291,36 @@ public final class LookPlanner {
             return new Planning.Refused(draft.problems());
         }
         Brief brief = draft.brief();
-        TaskNetwork always =
-                network(draft, h -> worker(h, 0, A_DAY), draft.wishes().handsOnly());
+        TaskNetwork always = draft.network(
+                h -> Draft.worker(h, 0, Draft.A_DAY), draft.wishes().handsOnly());
         Optional<Outcome> free = brief.chairIn().isPresent()
                 ? Optional.empty()
                 : Optional.of(planner.plan(always, Progress.NOTHING, before));
         LocalDateTime chairIn = brief.chairIn()
                 .orElseGet(() -> free.get() instanceof Outcome.Planned p
-                        ? sitsDown(brief, p.schedule().ready())
+                        ? KeptPlans.sitsDown(brief, p.schedule().ready())
                         : brief.call().minusHours(4));
-        TaskNetwork network = network(draft, chairIn);
+        TaskNetwork network = draft.network(chairIn);
         Outcome outcome = hoursFit(free, network) && !draft.wishes().timed()
                 ? free.orElseThrow()
                 : planner.plan(network, Progress.NOTHING, before);
-        return answer(
-                draft,
-                network,
-                chairIn,
-                outcome instanceof Outcome.NoHands
-                        ? asIfTheyStayed(draft, network, chairIn, before).orElse(outcome)
-                        : outcome);
+        Outcome best = outcome instanceof Outcome.NoHands
+                ? asIfTheyStayed(draft, network, chairIn, before).orElse(outcome)
+                : outcome;
+        return best instanceof Outcome.Planned p
+                ? new Planning.Done(notes.plan(draft, network, chairIn, p.schedule()))
+                : new Planning.Refused(List.of(whyNot.of(best, draft, network, chairIn)));
     }
 
     /** Where hands go home too soon, an order that is short because nobody goes, and done by the time they do. */
     private Optional<Outcome> asIfTheyStayed(
             Draft draft, TaskNetwork network, LocalDateTime chairIn, Optional<Schedule> before) {
-        TaskNetwork open = network(
-                draft,
-                h -> worker(h, worker(h, chairIn).from(), A_DAY),
+        TaskNetwork open = draft.network(
+                h -> Draft.worker(h, Draft.worker(h, chairIn).from(), Draft.A_DAY),
                 draft.wishes().pins(chairIn));
         return Optional.of(planner.plan(open, Progress.NOTHING, before))
                 .filter(o -> o instanceof Outcome.Planned p
                         && ScheduleCheck.problems(network, p.schedule()).isEmpty());
-    }
-
-    private TaskNetwork network(Draft draft, LocalDateTime chairIn) {
-        return network(draft, h -> worker(h, chairIn), draft.wishes().pins(chairIn));
-    }
-
-    private TaskNetwork network(Draft draft, Function<Hands, Worker> worker, List<Pin> pins) {
-        List<Task> tasks = draft.steps().stream().map(Expanded::task).toList();
-        List<Worker> workers = draft.brief().crew().stream().map(worker).toList();
-        return new TaskNetwork(
-                tasks,
-                draft.lags(),
-                workers,
-                draft.brief().room().dryers(),
-                rule(draft.brief().breaks()).around(tasks, draft.lags(), workers),
-                pins);
-    }
-
-    private static BreakRule rule(Brief.Breaks breaks) {
-        return new BreakRule(breaks.every() * 60, breaks.minutes() * 60, breaks.meal() * 60);
     }
 
     /** Whether a plan made without regard to hours keeps them anyway. */
@@ -533,195 +333,6 @@ public final class LookPlanner {
                                 .allMatch(w -> t.start() >= w.from() && t.end() <= w.until()));
     }
 
-    private static Worker worker(Hands hands, int from, int until) {
-        return new Worker(hands.name(), hands.skill() == Brief.Skill.LEAD, hands.pace(), from, until);
-    }
-
-    private static Worker worker(Hands hands, LocalDateTime chairIn) {
-        return worker(hands, (int) Math.max(0, seconds(chairIn, hands.from())), (int) seconds(chairIn, hands.until()));
-    }
-
-    private static long seconds(LocalDateTime from, LocalDateTime to) {
-        return Math.max(-A_DAY, Math.min(2L * A_DAY, Duration.between(from, to).getSeconds()));
-    }
-
-    private Planning answer(Draft draft, TaskNetwork network, LocalDateTime chairIn, Outcome outcome) {
-        List<PlannedStep> planned = draft.steps().stream().map(Expanded::step).toList();
-        if (outcome instanceof Outcome.Planned p) {
-            return new Planning.Done(done(draft, network, chairIn, p.schedule()));
-        }
-        if (outcome instanceof Outcome.Ring ring) {
-            return new Planning.Refused(List.of(ringProblem(ring.tasks(), draft)));
-        }
-        if (outcome instanceof Outcome.NoHands none) {
-            return new Planning.Refused(List.of(handsProblem(none.task(), planned, network, draft.brief(), chairIn)));
-        }
-        if (outcome instanceof Outcome.TooLate late) {
-            return new Planning.Refused(List.of(tooLate(late, planned)));
-        }
-        String task = ((Outcome.NoWindow) outcome).task();
-        return new Planning.Refused(List.of(Problem.stop(
-                "\"" + title(task, planned) + "\" cannot be begun before its window closes.",
-                "Choose a slower adhesive or another school there, or put another pair of hands on the crew.",
-                List.of(),
-                entriesOf(List.of(task), draft))));
-    }
-
-    /** Entries of the look that these steps belong to. */
-    private static List<String> entriesOf(List<String> steps, Draft draft) {
-        return draft.steps().stream()
-                .filter(e -> steps.contains(e.step().id()) && !e.step().implied())
-                .map(e -> e.step().entryId())
-                .distinct()
-                .toList();
-    }
-
-    private Plan done(Draft draft, TaskNetwork network, LocalDateTime chairIn, Schedule schedule) {
-        return new Plan(
-                draft.steps().stream().map(Expanded::step).toList(),
-                network,
-                schedule,
-                chairIn,
-                draft.brief(),
-                Stream.of(
-                                notes(draft.composition(), draft.brief()),
-                                draft.wishes().notes(),
-                                sections(draft),
-                                worksThrough(draft, network))
-                        .flatMap(List::stream)
-                        .toList(),
-                draft.stacks(),
-                List.of());
-    }
-
-    /** Work in one go that takes longer than anybody wants to work without a break, each piece at the step that ends it. */
-    private static List<Problem> worksThrough(Draft draft, TaskNetwork network) {
-        BreakRule wished = rule(draft.brief().breaks());
-        if (network.breaks().every() == wished.every()) {
-            return List.of();
-        }
-        Map<String, Integer> inOneGo =
-                Unbroken.seconds(network.tasks(), network.lags(), network.workers(), wished.length());
-        return draft.steps().stream()
-                .filter(e -> inOneGo.get(e.task().id()) > wished.every())
-                .map(e -> worksThrough(e, inOneGo.get(e.task().id()), wished.every()))
-                .toList();
-    }
-
-    private static Problem worksThrough(Expanded step, int seconds, int every) {
-        boolean alone = step.task().work() > every;
-        return Problem.note(
-                "“%s” %s %d min in one go, longer than the %d min after which there should be a break."
-                        .formatted(
-                                step.step().titleWithPlace(),
-                                alone ? "takes" : "and what leaves no time before it take",
-                                seconds / 60,
-                                every / 60),
-                "Breaks fall before and after it. Divide it over several entries, or rest in the middle of it.",
-                step.step().zones());
-    }
-
-    /** Steps whose film closes before all of it is laid. */
-    private static List<Problem> sections(Draft draft) {
-        List<Problem> notes = new ArrayList<>();
-        for (Expanded step : draft.steps()) {
-            if (step.sections() > 1) {
-                notes.add(Problem.note(
-                        "“%s” closes before all of it is laid."
-                                .formatted(step.step().titleWithPlace()),
-                        "Lay and work it in %d sections, each while it is open.".formatted(step.sections()),
-                        step.step().zones()));
-            }
-        }
-        return notes;
-    }
-
-    private static Problem tooLate(Outcome.TooLate late, List<PlannedStep> steps) {
-        return Problem.stop(
-                "\"%s\" cannot be begun before %d min after that, as far as was found."
-                        .formatted(title(late.task(), steps), (late.seconds() + 59) / 60),
-                "Wish for a later time, or sit the performer down sooner.");
-    }
-
-    private static Problem ringProblem(List<String> ring, Draft draft) {
-        List<PlannedStep> steps = draft.steps().stream().map(Expanded::step).toList();
-        List<String> titles =
-                new ArrayList<>(ring.stream().map(id -> title(id, steps)).toList());
-        if (titles.size() > MOST_NAMED) {
-            List<String> between = titles.subList(2, titles.size() - 1);
-            String more = between.size() + " more";
-            between.clear();
-            titles.add(2, more);
-        }
-        return Problem.stop(
-                "These wait for one another: " + String.join(" → ", titles) + " → " + titles.get(0) + ".",
-                "Take one of them out of the look or choose another technique for it.",
-                List.of(),
-                entriesOf(ring, draft));
-    }
-
-    private Problem handsProblem(
-            String task, List<PlannedStep> steps, TaskNetwork network, Brief brief, LocalDateTime chairIn) {
-        TaskNetwork always = new TaskNetwork(
-                network.tasks(),
-                network.lags(),
-                network.workers().stream()
-                        .map(w -> new Worker(w.id(), w.lead(), w.pace(), Math.max(0, w.from()), Integer.MAX_VALUE / 4))
-                        .toList(),
-                network.tools(),
-                network.breaks(),
-                network.pins());
-        LocalDateTime until = planner.plan(always) instanceof Outcome.Planned p
-                ? chairIn.plusSeconds(p.schedule().ready())
-                : brief.call();
-        return BriefCheck.tooShort(brief, until, title(task, steps), network.isShortOfHands());
-    }
-
-    private static String title(String task, List<PlannedStep> steps) {
-        return steps.stream()
-                .filter(s -> s.id().equals(task))
-                .map(PlannedStep::titleWithPlace)
-                .findFirst()
-                .orElse(task);
-    }
-
-    private List<Problem> notes(Composition composition, Brief brief) {
-        List<Problem> notes = new ArrayList<>(composition.notes());
-        if (brief.selfApplied()) {
-            notes.addAll(needingHelp(composition));
-            List<String> blind = composition.entries().stream()
-                    .flatMap(e -> e.reach().stream())
-                    .filter(z -> trade.body().zone(z).blindInMirror())
-                    .distinct()
-                    .toList();
-            if (!blind.isEmpty()) {
-                notes.add(Problem.note(
-                        "Alone in the mirror " + trade.body().say(blind)
-                                + " is reached blind; nobody gets a tight seal there.",
-                        "Plan a clip, a second mirror, or help.",
-                        blind));
-            }
-        }
-        return notes;
-    }
-
-    /** Steps that nobody does well on their own face. */
-    private static List<Problem> needingHelp(Composition composition) {
-        List<Problem> notes = new ArrayList<>();
-        for (Composition.Entry entry : composition.entries()) {
-            entry.technique().steps().stream()
-                    .filter(s -> s.alone() == StepTemplate.Alone.HELP)
-                    .findFirst()
-                    .ifPresent(s -> notes.add(Problem.note(
-                            "\"%s\" is hardly done alone: %s."
-                                    .formatted(
-                                            entry.technique().name(), s.name().toLowerCase(Locale.ROOT)),
-                            "Plan a helper for it, or choose another school.",
-                            entry.zones())));
-        }
-        return notes;
-    }
-
     /**
      * What is carried out now: the look and brief as events have left them, with the work that came in on the way. Its
      * schedule is the one given, which may not have all of the steps; plan the rest again.
@@ -730,7 +341,7 @@ public final class LookPlanner {
      */
     public Planning underWay(Look look, Brief brief, LocalDateTime chairIn, List<Extra> extras, Schedule planned) {
         // a brief was checked before the run began; since then hands may have left that it could not begin without
-        Draft draft = draft(look, brief, List.of());
+        Draft draft = drafts.of(look, brief, List.of());
         if (!draft.problems().isEmpty()) {
             return new Planning.Refused(draft.problems());
         }
@@ -743,7 +354,7 @@ public final class LookPlanner {
                 draft.steps(),
                 draft.lags());
         extras.forEach(work::add);
-        TaskNetwork plain = network(draft, chairIn);
+        TaskNetwork plain = draft.network(chairIn);
         return new Planning.Done(new Plan(
                 work.steps(),
                 new TaskNetwork(

@@ -1,7 +1,6 @@
 package app.kemdro.core.run;
 
 import app.kemdro.core.body.Capitals;
-import app.kemdro.core.cure.DryingTimes;
 import app.kemdro.core.plan.LookPlanner;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
@@ -29,7 +28,7 @@ public final class Chair {
     public static final String NOBODY = "";
 
     /** What a cleaner leaves is gone once it has dried; nobody looks whether it is clear. */
-    private static final String CLEANER = "cleaner";
+    static final String CLEANER = "cleaner";
 
     /** A step that runs over is expected to need at least this much longer, seconds. */
     private static final int AT_LEAST = 30;
@@ -240,7 +239,7 @@ public final class Chair {
                 ? second(s.ended())
                 : Math.max(
                         start + length(task, mode, s) + s.addedSeconds() + paused(start, now), second(now) + AT_LEAST);
-        Blown blown = blown(step, s, now);
+        Blown blown = Blown.of(plan, step, s, now);
         int settled = second(blown.at(end, mode.settled()));
         int usable = second(blown.at(end, mode.usable()));
         int closes = mode.closes() >= Mode.NEVER ? Mode.NEVER : second(blown.at(end, mode.closes()));
@@ -294,37 +293,6 @@ public final class Chair {
                 .sum();
     }
 
-    /** How much sooner a film is where it has got to because the dryer blew at it. */
-    private Blown blown(PlannedStep step, StepState s, LocalDateTime now) {
-        boolean helps = step.drying().map(d -> d.clear().isPresent()).orElse(false)
-                && step.dryingCool().map(d -> d.clear().isPresent()).orElse(false);
-        if (!helps || s.dried(now) == 0) {
-            return new Blown(plan, 1, 0, false, now);
-        }
-        double still = step.drying().orElseThrow().clear().orElseThrow();
-        double cool = step.dryingCool().orElseThrow().clear().orElseThrow();
-        return new Blown(plan, Math.max(1, still / cool), s.dried(now), s.dryerSince() != null, now);
-    }
-
-    /**
-     * Drying with a dryer now and then: each second under it counts as so many in still air.
-     *
-     * @param times how many
-     * @param seconds how long it blew until now
-     * @param on whether it blows now
-     */
-    private record Blown(Plan plan, double times, int seconds, boolean on, LocalDateTime now) {
-        /** When what takes so long in still air is reached. */
-        LocalDateTime at(int end, double stillSeconds) {
-            LocalDateTime laid = plan.clock(end);
-            if (seconds == 0) {
-                return laid.plusSeconds(Math.round(stillSeconds));
-            }
-            double passed = Duration.between(laid, now).getSeconds() + seconds * (times - 1);
-            return now.plusSeconds(Math.round((stillSeconds - passed) / (on ? times : 1)));
-        }
-    }
-
     /** How long the step was planned to take these hands, seconds. */
     private int length(Task task, Mode mode, StepState s) {
         return (int) Math.round(plan.network().seconds(task, mode, s.hands())) + mode.tool();
@@ -336,73 +304,7 @@ public final class Chair {
 
     /** Films that are still open, the ones to look at first coming first. */
     public List<LiveFilm> films(LocalDateTime now) {
-        List<LiveFilm> films = new ArrayList<>();
-        for (PlannedStep step : plan.steps()) {
-            StepState s = state.step(step.id());
-            if (s.status() != Status.DONE || step.drying().isEmpty()) {
-                continue;
-            }
-            List<String> open =
-                    step.zones().stream().filter(z -> !workedOver(step, z)).toList();
-            if (open.isEmpty()) {
-                continue;
-            }
-            LiveFilm film = film(step, s, open, now);
-            boolean gone = film.at(now) == LiveFilm.State.DRY
-                    && step.material().map(m -> m.kind().equals(CLEANER)).orElse(false);
-            if (!gone) {
-                films.add(film);
-            }
-        }
-        films.sort(java.util.Comparator.comparing((LiveFilm f) -> f.at(now) == LiveFilm.State.DRY)
-                .thenComparing(LiveFilm::clear));
-        return films;
-    }
-
-    /** Whether something begun later lies on this zone. */
-    private boolean workedOver(PlannedStep step, String zone) {
-        LocalDateTime laid = state.step(step.id()).ended();
-        return plan.steps().stream()
-                .filter(o -> !o.id().equals(step.id()) && o.zones().contains(zone))
-                .anyMatch(o -> {
-                    LocalDateTime started = state.step(o.id()).started();
-                    return started != null
-                            && laid != null
-                            && (started.isAfter(laid) || started.equals(laid) && follows(step.id(), o.id()));
-                });
-    }
-
-    private boolean follows(String step, String other) {
-        return plan.network().lags().stream().anyMatch(l -> l.from().equals(step) && l.to().equals(other));
-    }
-
-    private LiveFilm film(PlannedStep step, StepState s, List<String> zones, LocalDateTime now) {
-        Task task = plan.network().task(step.id());
-        Mode mode = task.way(s.mode());
-        LocalDateTime laid = s.ended() == null ? plan.chairIn() : s.ended();
-        DryingTimes drying = step.drying().orElseThrow();
-        boolean dried = mode.tool() > 0;
-        Blown blown = blown(step, s, now);
-        int end = second(laid);
-        LocalDateTime clear = blown.at(end, mode.settled());
-        if (s.clearedAt() != null) {
-            clear = s.clearedAt();
-        } else if (s.lookAgainAt() != null && s.lookAgainAt().isAfter(clear)) {
-            clear = s.lookAgainAt();
-        }
-        return new LiveFilm(
-                step,
-                zones,
-                laid,
-                dried || drying.tacky().isEmpty()
-                        ? null
-                        : blown.at(end, drying.tacky().getAsDouble()),
-                dried || drying.closes().isEmpty()
-                        ? null
-                        : blown.at(end, drying.closes().getAsDouble()),
-                clear,
-                s.clearedAt() != null,
-                s.dryerSince() != null);
+        return new Films(plan, state).at(now);
     }
 
     /** What these hands, or {@link #NOBODY}, are to do, in order: what runs is left out. */

@@ -118,6 +118,7 @@ public final class Planner {
     private static final class Search {
         private final IndexedNetwork net;
         private final SerialPlacement placement;
+        private final PlacedTimes times;
         private final SplittableRandom random = new SplittableRandom(SEED);
         private final int attempts;
         private final int[] free;
@@ -130,6 +131,7 @@ public final class Planner {
             this.net = net;
             this.attempts = attempts;
             this.placement = new SerialPlacement(net);
+            this.times = new PlacedTimes(placement);
             this.free = java.util.stream.IntStream.range(0, net.n)
                     .filter(i -> !net.fixed[i])
                     .toArray();
@@ -174,17 +176,17 @@ public final class Planner {
             }
             calm();
             placement.place(best);
-            int late = placement.latest();
+            int late = times.latest();
             if (late >= 0 && net.progress.now() == 0) {
-                return new TooLate(net.tasks[late].id(), placement.overdue(late));
+                return new TooLate(net.tasks[late].id(), times.overdue(late));
             }
-            return new Planned(placement.schedule(net.leastReady()));
+            return new Planned(times.schedule(net.leastReady()));
         }
 
         /** The same with breaks that begin as soon as hands are free before them. */
         private Encoding tightened(Encoding genes) {
             Encoding tight = genes.copy();
-            System.arraycopy(placement.tightGaps(), 0, tight.gap(), 0, tight.gap().length);
+            System.arraycopy(times.tightGaps(), 0, tight.gap(), 0, tight.gap().length);
             return tight;
         }
 
@@ -196,7 +198,7 @@ public final class Planner {
                 }
                 return Long.MAX_VALUE;
             }
-            long cost = placement.cost();
+            long cost = times.cost();
             if (cost < bestCost) {
                 bestCost = cost;
                 best = genes.copy();
@@ -241,7 +243,7 @@ public final class Planner {
             if (!placement.place(genes)) {
                 return List.of();
             }
-            return placement.chain().stream().filter(i -> !net.fixed[i]).toList();
+            return times.chain().stream().filter(i -> !net.fixed[i]).toList();
         }
 
         /** The order people have in mind, as priorities, and who does what in it. */

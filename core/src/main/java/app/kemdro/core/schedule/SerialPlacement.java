@@ -2,7 +2,6 @@ package app.kemdro.core.schedule;
 
 import app.kemdro.core.schedule.IndexedNetwork.Arc;
 import app.kemdro.core.schedule.Task.Mode;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -15,37 +14,27 @@ import org.jspecify.annotations.Nullable;
 final class SerialPlacement {
     private static final int MOST_REPAIRS = 60;
 
-    /** A window that has closed costs at most what laying the coat again does, seconds of being ready later (judgement). */
-    private static final int RECOAT = 480;
-
     /** What one second of being ready later costs. */
     static final long SECOND = 1_000_000L;
 
-    private final IndexedNetwork net;
-    private final List<Worker> workers;
-    private final int[] start;
-    private final int[] end;
-    private final int[] hands;
-    private final int[] helper;
-    private final int[] mode;
-    private final int[] missed;
-    private final int[] overdue;
+    final IndexedNetwork net;
+    final List<Worker> workers;
+    final int[] start;
+    final int[] end;
+    final int[] hands;
+    final int[] helper;
+    final int[] mode;
+    final int[] missed;
+    final int[] overdue;
     private final int[] floor;
     private final boolean[] placed;
-    private final boolean[] blockDone;
-    private final double[] urgency;
-    private final int[] waits;
-    private final int[] next;
-    private int nextCount;
+    private final BlockQueue queue;
     private final boolean[][] overlook;
     private final Timeline[] workerLine;
     private final Timeline[] zoneLine;
     private final Timeline[] toolLine;
     private final Timeline[] postureLine;
-    private final Timeline restLine = new Timeline();
-    private final List<Rest> rests = new ArrayList<>();
-    private final int horizon;
-    private int rested;
+    final RestsLaid rests;
     private Encoding genes = new Encoding(new double[0], new int[0], new int[0], new int[0]);
     private int chosenWorker;
     private int chosenHelper;
@@ -59,7 +48,7 @@ final class SerialPlacement {
     SerialPlacement(IndexedNetwork net) {
         this.net = net;
         this.workers = net.network.workers();
-        this.horizon = net.horizon();
+        this.rests = new RestsLaid(net);
         start = new int[net.n];
         end = new int[net.n];
         hands = new int[net.n];
@@ -69,10 +58,7 @@ final class SerialPlacement {
         overdue = new int[net.n];
         floor = new int[net.n];
         placed = new boolean[net.n];
-        blockDone = new boolean[net.n];
-        urgency = new double[net.n];
-        waits = new int[net.n];
-        next = new int[net.n];
+        queue = new BlockQueue(net);
         workerLine = lines(workers.size());
         zoneLine = lines(net.zones);
         toolLine = lines(net.network.tools());
@@ -104,49 +90,15 @@ final class SerialPlacement {
                 placePast(i);
             }
         }
-        int left = 0;
-        for (int b = 0; b < net.n; b++) {
-            blockDone[b] = net.blocks[b] == null || net.fixed[b];
-            if (!blockDone[b]) {
-                left++;
-                urgency[b] = urgency(net.blocks[b]);
-            }
-        }
-        System.arraycopy(net.waitsFor, 0, waits, 0, net.n);
-        nextCount = 0;
-        for (int b = 0; b < net.n; b++) {
-            mayBeNext(b);
-        }
-        while (left-- > 0) {
-            int block = takeNextBlock();
+        queue.begin(genes.priority());
+        while (queue.isLeft()) {
+            int block = queue.take();
             if (block < 0 || !placeBlock(net.blocks[block])) {
                 return false;
             }
-            blockDone[block] = true;
-            for (int i : net.blocks[block]) {
-                for (Arc arc : net.after[i]) {
-                    int after = net.block[arc.to()];
-                    waits[after]--;
-                    mayBeNext(after);
-                }
-            }
+            queue.done(block);
         }
         return true;
-    }
-
-    /** Keeps a block that waits for nothing outside itself any more. */
-    private void mayBeNext(int block) {
-        if (!blockDone[block] && waits[block] == net.inside[block]) {
-            next[nextCount++] = block;
-        }
-    }
-
-    private double urgency(int[] members) {
-        double priority = Double.NEGATIVE_INFINITY;
-        for (int i : members) {
-            priority = Math.max(priority, genes.priority()[i]);
-        }
-        return priority;
     }
 
     private void reset() {
@@ -159,56 +111,7 @@ final class SerialPlacement {
         Arrays.fill(missed, 0);
         Arrays.fill(overdue, 0);
         failedAt = -1;
-        layRests();
-    }
-
-    private void layRests() {
-        restLine.clear();
-        rests.clear();
-        rested = 0;
-        for (Rest rest : net.progress.rests()) {
-            rests.add(rest);
-            restLine.take(rest.start(), rest.end(), -1);
-            rested = Math.max(rested, rest.end());
-        }
-        int earliest = net.progress.now();
-        for (ScheduledTask p : net.progress.past()) {
-            earliest = Math.max(earliest, p.end());
-        }
-        for (int gap : genes.gap()) {
-            layRest(Math.max(earliest, rested + gap));
-        }
-    }
-
-    private void layRest(int at) {
-        rested = at + net.network.breaks().length(rests.size());
-        rests.add(new Rest(at, rested));
-        restLine.take(at, rested, -1);
-    }
-
-    /** Lays breaks by the rule until this second, so that no work is ever without one; work that fits between no two comes after all. */
-    private void layRestsUntil(int second) {
-        while (rested < second && rested < horizon) {
-            layRest(rested + net.network.breaks().every());
-        }
-    }
-
-    /** The most urgent block that waits for nothing outside itself; the first of them where some are alike; −1 where there is none. */
-    private int takeNextBlock() {
-        int at = -1;
-        for (int k = 0; k < nextCount; k++) {
-            if (at < 0
-                    || urgency[next[k]] > urgency[next[at]]
-                    || urgency[next[k]] == urgency[next[at]] && next[k] < next[at]) {
-                at = k;
-            }
-        }
-        if (at < 0) {
-            return -1;
-        }
-        int block = next[at];
-        next[at] = next[--nextCount];
-        return block;
+        rests.lay(genes.gap());
     }
 
     private boolean placeBlock(int[] members) {
@@ -270,7 +173,8 @@ final class SerialPlacement {
         return -1;
     }
 
-    private int leastFrom(Arc arc) {
+    /** Seconds after the end of the earlier task at which the later may begin. */
+    int leastFrom(Arc arc) {
         int from = arc.from();
         return net.fixed[from]
                 ? arc.lag().opens(net.past[from]) - net.past[from].end()
@@ -362,8 +266,7 @@ final class SerialPlacement {
             for (int p : net.bars[i]) {
                 t = postureLine[p].free(t, length, null);
             }
-            layRestsUntil(t + length);
-            t = restLine.free(t, length, null);
+            t = rests.free(t, length);
             int[] zone = net.zone[i];
             for (int z = 0; z < zone.length; z++) {
                 int stays = z < net.works[i] ? length + how.settled() : length;
@@ -480,139 +383,13 @@ final class SerialPlacement {
         takeZones(i, p.settled() - p.end());
     }
 
+    int[] gaps() {
+        return genes.gap();
+    }
+
     int settled(int i) {
         return net.fixed[i]
                 ? net.past[i].settled()
                 : end[i] + net.tasks[i].modes().get(mode[i]).settled();
-    }
-
-    int ready() {
-        int ready = 0;
-        for (int i = 0; i < net.n; i++) {
-            ready = Math.max(ready, net.workedInto[i] ? end[i] : settled(i));
-        }
-        return ready;
-    }
-
-    /**
-     * A chain of tasks that leads without a gap to the moment of being ready: each ends, or has settled, just when the next
-     * begins on the same hands or places, or because it follows it.
-     */
-    List<Integer> chain() {
-        List<Integer> chain = new ArrayList<>();
-        int at = -1;
-        for (int i = 0; i < net.n; i++) {
-            if (at < 0 || end[i] > end[at]) {
-                at = i;
-            }
-        }
-        while (at >= 0) {
-            chain.add(at);
-            at = before(at);
-        }
-        return chain;
-    }
-
-    private int before(int i) {
-        for (Arc arc : net.before[i]) {
-            if (end[arc.from()] + leastFrom(arc) == start[i]) {
-                return arc.from();
-            }
-        }
-        for (int j = 0; j < net.n; j++) {
-            boolean touches = end[j] == start[i]
-                            && (sharesHands(i, j) || net.shares[i][j] || net.tasks[i].otherPosture(net.tasks[j]))
-                    || settled(j) == start[i] && net.shares[i][j];
-            if (touches && start[j] < start[i]) {
-                return j;
-            }
-        }
-        return -1;
-    }
-
-    private boolean sharesHands(int i, int j) {
-        return hands[i] == hands[j]
-                || helper[i] >= 0 && (helper[i] == hands[j] || helper[i] == helper[j])
-                || helper[j] >= 0 && helper[j] == hands[i];
-    }
-
-    /** Gaps that let each break begin as soon as the last work before it ends. */
-    int[] tightGaps() {
-        int[] gaps = genes.gap().clone();
-        int done = net.progress.rests().size();
-        int from = net.progress.rests().stream().mapToInt(Rest::end).max().orElse(0);
-        for (int k = done; k < rests.size() && k - done < gaps.length; k++) {
-            int last = from;
-            for (int i = 0; i < net.n; i++) {
-                if (end[i] <= rests.get(k).start()) {
-                    last = Math.max(last, end[i]);
-                }
-            }
-            // where nobody worked since the break before, this one stays where the rule has it
-            int gap = last > from ? Math.min(gaps[k - done], last - from) : gaps[k - done];
-            gaps[k - done] = gap;
-            from += gap + net.network.breaks().length(k);
-        }
-        return gaps;
-    }
-
-    /** What this placement costs: being ready late most, missed windows more, then late starts, use of the tool and of a second pair of hands. */
-    long cost() {
-        long starts = 0;
-        long late = 0;
-        long tool = 0;
-        for (int i = 0; i < net.n; i++) {
-            starts += start[i];
-            late += Math.min(20L * missed[i], RECOAT) + 20L * overdue[i];
-            if (!net.fixed[i]) {
-                Mode how = net.tasks[i].modes().get(mode[i]);
-                tool += how.tool() + (how.helped() ? end[i] - start[i] : 0);
-            }
-        }
-        return (ready() + late) * SECOND + starts / Math.max(1, net.n) * 10 + tool;
-    }
-
-    /** The pinned task that begins latest after the second it should have, or −1. */
-    int latest() {
-        int worst = -1;
-        for (int i = 0; i < net.n; i++) {
-            if (overdue[i] > 0 && (worst < 0 || overdue[i] > overdue[worst])) {
-                worst = i;
-            }
-        }
-        return worst;
-    }
-
-    /** By how many seconds a pinned task begins after it should have. */
-    int overdue(int i) {
-        return overdue[i];
-    }
-
-    Schedule schedule(int leastReady) {
-        int ready = ready();
-        List<ScheduledTask> all = new ArrayList<>();
-        int lastEnd = 0;
-        for (int i = 0; i < net.n; i++) {
-            lastEnd = Math.max(lastEnd, end[i]);
-            if (net.fixed[i]) {
-                all.add(net.past[i]);
-                continue;
-            }
-            Mode how = net.tasks[i].modes().get(mode[i]);
-            all.add(new ScheduledTask(
-                    net.tasks[i].id(),
-                    hands[i] < 0 ? null : workers.get(hands[i]).id(),
-                    helper[i] < 0 ? null : workers.get(helper[i]).id(),
-                    mode[i],
-                    start[i],
-                    end[i],
-                    end[i] + how.usable(),
-                    how.closes() >= Mode.NEVER ? Mode.NEVER : end[i] + how.closes(),
-                    end[i] + how.settled(),
-                    missed[i]));
-        }
-        int last = lastEnd;
-        return new Schedule(
-                all, rests.stream().filter(r -> r.start() < last).toList(), ready, Math.min(ready, leastReady));
     }
 }
