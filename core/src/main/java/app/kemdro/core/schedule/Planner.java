@@ -54,7 +54,7 @@ public final class Planner {
 
     /** No schedule of this network can be ready before this second; a quick bound, not a proof of much. */
     public int least(TaskNetwork network) {
-        return new IndexedNetwork(network, Progress.NOTHING).leastReady();
+        return new IndexedNetwork(network, Progress.NOTHING).bounds.leastReady();
     }
 
     /** Plans a network from its beginning. */
@@ -180,7 +180,7 @@ public final class Planner {
             if (late >= 0 && net.progress.now() == 0) {
                 return new TooLate(net.tasks[late].id(), times.overdue(late));
             }
-            return new Planned(times.schedule(net.leastReady()));
+            return new Planned(times.schedule(net.bounds.leastReady()));
         }
 
         /** The same with breaks that begin as soon as hands are free before them. */
@@ -229,7 +229,7 @@ public final class Planner {
                         : net.ways[i][0];
             }
             int every = net.network.breaks().every();
-            return new Encoding(priority, modes, filled(net.mostRests(), every), spare.clone());
+            return new Encoding(priority, modes, filled(net.bounds.mostRests(), every), spare.clone());
         }
 
         private static int[] filled(int length, int value) {

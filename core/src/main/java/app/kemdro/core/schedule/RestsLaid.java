@@ -13,7 +13,7 @@ final class RestsLaid {
 
     RestsLaid(IndexedNetwork net) {
         this.net = net;
-        this.horizon = net.horizon();
+        this.horizon = net.bounds.horizon();
     }
 
     List<Rest> rests() {

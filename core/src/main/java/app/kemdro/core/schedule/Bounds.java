@@ -1,0 +1,162 @@
+package app.kemdro.core.schedule;
+
+/** What no schedule of a network falls short of, and what none goes beyond. */
+final class Bounds {
+    private static final int FEW_RESTS = 10;
+    private static final int MOST_RESTS = 200;
+
+    private final IndexedNetwork net;
+
+    Bounds(IndexedNetwork net) {
+        this.net = net;
+    }
+
+    /** The least seconds of work in any way by any hands. */
+    int quickest(int i) {
+        int best = Integer.MAX_VALUE;
+        for (int m : net.ways[i]) {
+            best = Math.min(best, quickest(i, net.tasks[i].modes().get(m)));
+        }
+        return best;
+    }
+
+    private int quickest(int i, Task.Mode mode) {
+        if (net.tasks[i].needs() == Task.Needs.NOBODY || net.network.workers().isEmpty()) {
+            return net.tasks[i].work();
+        }
+        int best = Integer.MAX_VALUE;
+        for (Worker w : net.network.workers()) {
+            if (w.can(net.tasks[i])) {
+                best = Math.min(best, w.seconds(net.tasks[i], mode));
+            }
+        }
+        return best == Integer.MAX_VALUE ? net.tasks[i].work() : best;
+    }
+
+    /** The least seconds of work by all hands together: with help it takes each of two at least half of them. */
+    private int leastWork(int i) {
+        return quickest(i, net.tasks[i].modes().get(0));
+    }
+
+    int leastAfter(int i, Lag lag) {
+        int least = Integer.MAX_VALUE;
+        for (int m : net.ways[i]) {
+            Task.Mode mode = net.tasks[i].modes().get(m);
+            least = Math.min(least, mode.tool() + lag.least(mode));
+        }
+        return least;
+    }
+
+    int leastSettled(int i) {
+        int least = Integer.MAX_VALUE;
+        for (int m : net.ways[i]) {
+            least = Math.min(
+                    least,
+                    net.tasks[i].modes().get(m).tool()
+                            + net.tasks[i].modes().get(m).settled());
+        }
+        return least;
+    }
+
+    /** Longest way from the start of each task to the end of everything, in seconds. */
+    int[] tails() {
+        int[] result = new int[net.n];
+        int[] order = net.topological();
+        for (int k = net.n - 1; k >= 0; k--) {
+            int i = order[k];
+            int longest = net.workedInto[i] ? 0 : leastSettled(i);
+            for (IndexedNetwork.Arc arc : net.after[i]) {
+                longest = Math.max(longest, leastAfter(i, arc.lag()) + result[arc.to()]);
+            }
+            result[i] = quickest(i) + longest;
+        }
+        return result;
+    }
+
+    /**
+     * No schedule can be ready before: the longest chain; the work shared by all hands; the work that only leads may do with
+     * the shortest way out of it. Nobody works while everything is held by a task without hands; that such a task may itself be
+     * the way out is why the leads' work takes either the one or the other on top, never both.
+     */
+    int leastReady() {
+        if (net.progress.now() > 0 || !net.progress.past().isEmpty() || net.n == 0) {
+            return 0;
+        }
+        int chain = 0;
+        long work = 0;
+        long leadWork = 0;
+        int alone = 0;
+        int out = Integer.MAX_VALUE;
+        for (int i = 0; i < net.n; i++) {
+            chain = Math.max(chain, net.release[i] + net.tail[i]);
+            switch (net.tasks[i].needs()) {
+                case LEAD -> {
+                    work += leastWork(i);
+                    leadWork += quickest(i);
+                    out = Math.min(out, net.tail[i] - quickest(i));
+                }
+                case ANYONE -> work += leastWork(i);
+                case NOBODY -> alone += holdsEverything(i) ? quickest(i) : 0;
+            }
+        }
+        long leads = net.network.workers().stream().filter(Worker::lead).count();
+        int all = withRests(share(work, net.network.workers().size()) + alone);
+        int led = withRests(share(leadWork, leads) + alone);
+        int ledOut = withRests(share(leadWork, leads)) + (out == Integer.MAX_VALUE ? 0 : out);
+        return Math.max(Math.max(chain, all), Math.max(led, ledOut));
+    }
+
+    private boolean holdsEverything(int i) {
+        for (Task other : net.tasks) {
+            if (other != net.tasks[i] && !net.shares[i][net.index.get(other.id())]) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static int share(long work, long hands) {
+        return (int) (work / Math.max(1, hands));
+    }
+
+    /** How long it lasts at the very most: everything one after another by the slowest hands, and time to spare, seconds. */
+    private long longest() {
+        long longest = 0;
+        for (int i = 0; i < net.n; i++) {
+            longest = Math.max(longest + slowest(i) + leastSettled(i), net.release[i]);
+        }
+        for (Worker w : net.network.workers()) {
+            longest += Math.max(0, w.from());
+        }
+        return Math.max(0, net.progress.now()) + longest;
+    }
+
+    /** So many breaks are chosen one by one; what comes after them follows the rule. */
+    int mostRests() {
+        return (int) Math.min(
+                MOST_RESTS,
+                FEW_RESTS + longest() / Math.max(1, net.network.breaks().every()));
+    }
+
+    /**
+     * The second after which all that fits between two breaks has ended in any order of one step after another: breaks make it
+     * longer, and before each step a stretch between two breaks may be left empty because it does not fit there.
+     */
+    int horizon() {
+        BreakRule breaks = net.network.breaks();
+        double stretched = longest() * (1 + (double) breaks.meal() / breaks.every());
+        return (int) Math.min(Integer.MAX_VALUE / 8, stretched + (net.n + 2L) * (breaks.every() + breaks.meal()));
+    }
+
+    private int slowest(int i) {
+        int most = net.tasks[i].work();
+        for (Worker w : net.network.workers()) {
+            most = Math.max(most, w.seconds(net.tasks[i], net.tasks[i].modes().get(0)));
+        }
+        return most;
+    }
+
+    private int withRests(int seconds) {
+        return seconds + net.network.breaks().within(seconds);
+    }
+}
