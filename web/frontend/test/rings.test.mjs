@@ -47,3 +47,10 @@ test('templates', () => {
   assert.ok(arrows.length > 100, 'the arrows were not found');
   assert.deepEqual(wrong(arrows), []);
 });
+
+test('no script is longer than one can take in', () => {
+  for (const file of files(join(resources, 'static/js'), '.js')) {
+    const lines = readFileSync(file, 'utf8').split('\n').length - 1;
+    assert.ok(lines <= 300, `${relative(resources, file)} has ${lines} lines`);
+  }
+});

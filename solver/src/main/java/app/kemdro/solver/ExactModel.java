@@ -2,7 +2,6 @@ package app.kemdro.solver;
 
 import app.kemdro.core.schedule.Lag;
 import app.kemdro.core.schedule.Pin;
-import app.kemdro.core.schedule.Rest;
 import app.kemdro.core.schedule.Schedule;
 import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.core.schedule.Task;
@@ -20,12 +19,11 @@ import com.google.ortools.sat.LinearExpr;
 import com.google.ortools.sat.LinearExprBuilder;
 import com.google.ortools.sat.Literal;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
 import java.util.function.ToLongFunction;
-import org.jspecify.annotations.Nullable;
 
 /**
  * A network as a model of constraint programming: a start and an end for each task, a choice of hands and of a way to settle,
@@ -40,7 +38,7 @@ final class ExactModel {
     private final int horizon;
 
     /** A task as variables. */
-    private record Step(
+    record Step(
             Task task,
             IntVar start,
             IntVar end,
@@ -51,7 +49,7 @@ final class ExactModel {
             BoolVar[] modes) {}
 
     /** A break as variables; a break that is not needed is not there. */
-    private record Break(BoolVar there, IntVar start, IntVar end, IntervalVar span) {}
+    record Break(BoolVar there, IntVar start, IntVar end, IntervalVar span) {}
 
     /**
      * Builds the model.
@@ -62,12 +60,12 @@ final class ExactModel {
         this.network = network;
         this.horizon = horizon;
         this.ready = model.newIntVar(0, horizon, "ready");
-        network.tasks().forEach(t -> steps.put(t.id(), step(t)));
+        network.tasks().forEach(t -> steps.put(t.id(), variables(t)));
         network.lags().forEach(this::lag);
         network.pins().forEach(this::pin);
         rests();
         hands();
-        zones();
+        new ZoneConstraints(this).add();
         postures();
         tool();
         for (Step step : steps.values()) {
@@ -84,7 +82,7 @@ final class ExactModel {
         return model;
     }
 
-    private Step step(Task task) {
+    private Step variables(Task task) {
         IntVar start = model.newIntVar(0, horizon, "s " + task.id());
         IntVar end = model.newIntVar(0, horizon, "e " + task.id());
         IntVar length = model.newIntVar(0, horizon, "d " + task.id());
@@ -179,7 +177,7 @@ final class ExactModel {
     }
 
     /** The end of a task and so many seconds, as its mode says. */
-    private static LinearExprBuilder moment(Step step, ToLongFunction<Mode> seconds) {
+    static LinearExprBuilder moment(Step step, ToLongFunction<Mode> seconds) {
         LinearExprBuilder sum = LinearExpr.newBuilder().add(step.end());
         for (int m = 0; m < step.modes().length; m++) {
             sum.addTerm(step.modes()[m], seconds.applyAsLong(step.task().modes().get(m)));
@@ -298,57 +296,6 @@ final class ExactModel {
         }
     }
 
-    private void zones() {
-        Map<String, List<IntervalVar>> lines = new TreeMap<>();
-        for (Step step : steps.values()) {
-            for (String zone : step.task().holds()) {
-                if (!step.task().zones().contains(zone)) {
-                    lines.computeIfAbsent(zone, k -> new ArrayList<>()).add(step.work());
-                }
-            }
-            Map<List<String>, IntervalVar> alike = new HashMap<>();
-            for (String zone : step.task().zones()) {
-                IntervalVar busy = alike.computeIfAbsent(into(step.task(), zone), next -> busy(step, next));
-                lines.computeIfAbsent(zone, k -> new ArrayList<>()).add(busy);
-            }
-        }
-        lines.values().forEach(model::addNoOverlap);
-    }
-
-    /** Tasks that work into what this one leaves in a zone. */
-    private List<String> into(Task task, String zone) {
-        return network.lags().stream()
-                .filter(l -> l.from().equals(task.id()) && l.into())
-                .filter(l -> touches(steps.get(l.to()).task(), zone))
-                .map(Lag::to)
-                .distinct()
-                .toList();
-    }
-
-    private static boolean touches(Task task, String zone) {
-        return task.zones().contains(zone) || task.holds().contains(zone);
-    }
-
-    /** A zone is busy until what lies there has settled, or until something is worked into it; tied work keeps it till then. */
-    private IntervalVar busy(Step step, List<String> next) {
-        if (next.isEmpty() && step.task().modes().stream().allMatch(m -> m.settled() == 0)) {
-            return step.work();
-        }
-        String id =
-                step.task().id() + " " + next.size() + next.stream().findFirst().orElse("");
-        IntVar until = model.newIntVar(0, 2L * horizon, "u " + id);
-        boolean tied = network.lags().stream()
-                .anyMatch(l -> l.from().equals(step.task().id()) && next.contains(l.to()) && l.into() && l.ties());
-        List<com.google.ortools.sat.LinearArgument> moments = new ArrayList<>();
-        next.forEach(n -> moments.add(steps.get(n).start()));
-        if (!tied) {
-            moments.add(moment(step, Mode::settled).build());
-        }
-        model.addMinEquality(until, moments);
-        IntVar length = model.newIntVar(0, 2L * horizon, "ul " + id);
-        return model.newIntervalVar(step.start(), length, until, "b " + id);
-    }
-
     private void tool() {
         if (network.tools() == 0) {
             return;
@@ -372,7 +319,7 @@ final class ExactModel {
         }
     }
 
-    private boolean workedInto(Task task) {
+    boolean workedInto(Task task) {
         return network.lags().stream().anyMatch(l -> l.from().equals(task.id()) && l.into());
     }
 
@@ -409,55 +356,26 @@ final class ExactModel {
 
     /** Reads the schedule that was found. */
     Schedule schedule(CpSolver solver, int leastReady) {
-        List<ScheduledTask> placed = new ArrayList<>();
-        int latest = 0;
-        int lastEnd = 0;
-        for (Task task : network.tasks()) {
-            ScheduledTask p = placed(steps.get(task.id()), solver);
-            placed.add(p);
-            lastEnd = Math.max(lastEnd, p.end());
-            latest = Math.max(latest, workedInto(task) ? p.end() : p.settled());
-        }
-        int last = lastEnd;
-        List<Rest> rests = breaks.stream()
-                .filter(b -> solver.booleanValue(b.there()))
-                .map(b -> new Rest((int) solver.value(b.start()), (int) solver.value(b.end())))
-                .filter(r -> r.start() < last)
-                .toList();
-        return new Schedule(placed, rests, latest, Math.min(latest, leastReady));
+        return new ExactReading(this, solver).schedule(leastReady);
     }
 
-    private ScheduledTask placed(Step step, CpSolver solver) {
-        int m = chosen(step.modes(), solver);
-        Mode mode = step.task().modes().get(m);
-        int end = (int) solver.value(step.end());
-        return new ScheduledTask(
-                step.task().id(),
-                worker(step, solver),
-                mode.helped()
-                        ? network.workers().get(chosen(step.helpers(), solver)).id()
-                        : null,
-                m,
-                (int) solver.value(step.start()),
-                end,
-                end + mode.usable(),
-                mode.closes() >= Mode.NEVER ? Mode.NEVER : end + mode.closes(),
-                end + mode.settled(),
-                0);
+    TaskNetwork network() {
+        return network;
     }
 
-    private @Nullable String worker(Step step, CpSolver solver) {
-        return step.task().needs() == Task.Needs.NOBODY
-                ? null
-                : network.workers().get(chosen(step.hands(), solver)).id();
+    Collection<Step> steps() {
+        return steps.values();
     }
 
-    private static int chosen(BoolVar[] ways, CpSolver solver) {
-        for (int k = 0; k < ways.length; k++) {
-            if (ways[k] != null && solver.booleanValue(ways[k])) {
-                return k;
-            }
-        }
-        throw new IllegalStateException("Nothing was chosen");
+    int horizon() {
+        return horizon;
+    }
+
+    Step step(String task) {
+        return steps.get(task);
+    }
+
+    List<Break> breaks() {
+        return breaks;
     }
 }

@@ -4,11 +4,18 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
 import org.springframework.data.repository.Repository;
 import org.springframework.stereotype.Controller;
 
@@ -72,4 +79,17 @@ class ArchitectureTest {
             .resideInAPackage("app.kemdro.web.records..")
             .andShould()
             .bePackagePrivate();
+
+    /** A file that says one thing is short. */
+    @Test
+    void noFileIsLongerThanOneCanTakeIn() throws IOException {
+        for (String module : List.of("core", "solver", "web", "bench")) {
+            try (Stream<Path> files = Files.walk(Path.of("..", module, "src/main/java"))) {
+                for (Path file :
+                        files.filter(f -> f.toString().endsWith(".java")).toList()) {
+                    assertThat(Files.readAllLines(file)).as(file.toString()).hasSizeLessThanOrEqualTo(400);
+                }
+            }
+        }
+    }
 }

@@ -6,11 +6,6 @@ import app.kemdro.core.body.Zone;
 import app.kemdro.core.datafile.DataFiles;
 import app.kemdro.core.datafile.DataNode;
 import app.kemdro.core.material.Materials;
-import app.kemdro.core.material.Setting;
-import app.kemdro.core.method.StepTemplate.Alone;
-import app.kemdro.core.method.StepTemplate.Begins;
-import app.kemdro.core.method.StepTemplate.Coats;
-import app.kemdro.core.method.StepTemplate.Skill;
 import app.kemdro.core.method.Technique.Acceptance;
 import app.kemdro.core.method.Technique.Count;
 import app.kemdro.core.method.Technique.Effect;
@@ -25,25 +20,20 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** Turns the files of techniques, rules and strata into values, and complains by line about what cannot be meant. */
 final class TradeReader {
-    /** Ways in which a performer can keep a part, of which only one is possible at a time. */
-    private static final Map<String, Set<String>> POSTURES = Map.of(
-            "eyes", Set.of("open", "closed"),
-            "mouth", Set.of("open", "shut"),
-            "head", Set.of("upright", "back"));
-
     private final Body body;
     private final Materials materials;
+    private final StepReader stepReader;
 
     private TradeReader(Body body, Materials materials) {
         this.body = body;
         this.materials = materials;
+        this.stepReader = new StepReader(body, materials);
     }
 
     static Trade read(
@@ -146,14 +136,14 @@ final class TradeReader {
                 "weight",
                 "thickness",
                 "accepts"));
-        Set<String> zones = zones(node, "zones");
+        Set<String> zones = stepReader.zones(node, "zones");
         if (zones.isEmpty()) {
             zones = body.zones().stream()
                     .filter(Zone::isSkin)
                     .map(Zone::id)
                     .collect(Collectors.toCollection(LinkedHashSet::new));
         }
-        zones.removeAll(zones(node, "not-on"));
+        zones.removeAll(stepReader.zones(node, "not-on"));
         String name = node.get("name").text();
         String slot = node.get("slot").text();
         if (!strata.has(slot)) {
@@ -166,7 +156,7 @@ final class TradeReader {
                 slot,
                 node.get("effect").choice(Effect.class),
                 zones,
-                zones(node, "covers"),
+                stepReader.zones(node, "covers"),
                 node.flag("implied"),
                 node.flag("between"),
                 node.flag("performer-only"),
@@ -212,9 +202,9 @@ final class TradeReader {
             DataNode change = changes.get(step.get("id").text());
             unused.remove(step.get("id").text());
             if (change == null) {
-                steps.add(step(step, steps));
+                steps.add(stepReader.step(step, steps));
             } else if (change.isMapping()) {
-                steps.add(step(change.over(step, Set.of()), steps));
+                steps.add(stepReader.step(change.over(step, Set.of()), steps));
             } else if (!change.text().equals("none")) {
                 throw change.broken("a changed step names what differs, or none to leave it out");
             }
@@ -256,7 +246,7 @@ final class TradeReader {
         Map<String, Set<String>> around = new LinkedHashMap<>();
         if (node.find("gives-around") != null) {
             DataNode given = node.get("gives-around");
-            given.entries().keySet().forEach(state -> around.put(state, zones(given, state)));
+            given.entries().keySet().forEach(state -> around.put(state, stepReader.zones(given, state)));
         }
         return around;
     }
@@ -272,7 +262,7 @@ final class TradeReader {
     private BenchStep bench(DataNode node) {
         node.onlyKeys(Set.of("id", "name", "minutes", "per-100cm2", "material", "thickness", "rests"));
         DataNode material = node.find("material");
-        requireKnown(material);
+        stepReader.requireKnown(material);
         return new BenchStep(
                 node.get("id").text(),
                 node.get("name").text(),
@@ -290,7 +280,7 @@ final class TradeReader {
         return node.get("accepts").items().stream()
                 .map(n -> {
                     n.onlyKeys(Set.of("below", "above", "if", "because"));
-                    requireKnown(n.get("above"));
+                    stepReader.requireKnown(n.get("above"));
                     return new Acceptance(
                             n.get("below").text(),
                             n.get("above").text(),
@@ -298,12 +288,6 @@ final class TradeReader {
                             n.get("because").text());
                 })
                 .toList();
-    }
-
-    private void requireKnown(@Nullable DataNode material) {
-        if (material != null && !materials.has(material.text())) {
-            throw material.broken("there is no material '" + material.text() + "'");
-        }
     }
 
     private Count count(@Nullable DataNode node, String word) {
@@ -340,142 +324,9 @@ final class TradeReader {
                 state,
                 givers.isEmpty() ? List.of(state) : givers,
                 true,
-                zones(node, "zones"),
+                stepReader.zones(node, "zones"),
                 node.find("where") == null ? null : node.get("where").text(),
                 node.find("unless") == null ? null : node.get("unless").text());
-    }
-
-    private StepTemplate step(DataNode node, List<StepTemplate> earlier) {
-        node.onlyKeys(Set.of(
-                "id",
-                "name",
-                "coats",
-                "minutes",
-                "per-100cm2",
-                "per-item",
-                "zones",
-                "each",
-                "holds",
-                "after",
-                "begins",
-                "within",
-                "waits",
-                "aside",
-                "material",
-                "sets",
-                "sets-on",
-                "alone",
-                "coat-weight",
-                "thinner-each-coat",
-                "dryer",
-                "skill",
-                "look-for",
-                "performer",
-                "posture",
-                "together",
-                "strip"));
-        DataNode material = node.find("material");
-        DataNode sets = node.find("sets");
-        requireKnown(material);
-        requireKnown(sets);
-        List<String> after = node.words("after");
-        Set<String> known = earlier.stream().map(StepTemplate::id).collect(Collectors.toSet());
-        after.stream().filter(id -> !known.contains(id)).findFirst().ifPresent(id -> {
-            throw node.broken("after '" + id + "': no earlier step has this id");
-        });
-        DataNode each = node.find("each");
-        boolean eachOwn = each != null && !each.isList();
-        boolean listedEach = each != null && each.isList();
-        List<String> zones = new ArrayList<>(zones(node, listedEach ? "each" : "zones"));
-        StepTemplate step = new StepTemplate(
-                node.get("id").text(),
-                node.get("name").text(),
-                node.find("coats") == null ? Coats.ONCE : node.get("coats").choice(Coats.class),
-                node.get("minutes").number(0.05, 240),
-                node.number("per-100cm2", 0, 0, 60),
-                node.number("per-item", 0, 0, 60),
-                zones,
-                listedEach,
-                eachOwn,
-                zones(node, "holds"),
-                after,
-                node.find("begins") == null ? Begins.CLEAR : node.get("begins").choice(Begins.class),
-                node.find("within") == null
-                        ? null
-                        : (int) Math.round(node.get("within").number(0.5, 240) * 60),
-                material == null ? null : material.text(),
-                sets == null ? null : sets.text(),
-                zones(node, "sets-on"),
-                node.number("waits", 0, 0, 240),
-                node.flag("aside"),
-                node.number("coat-weight", 1, 0.1, 10),
-                node.flag("thinner-each-coat"),
-                node.flag("dryer"),
-                node.find("skill") == null ? Skill.LEAD : node.get("skill").choice(Skill.class),
-                node.find("alone") == null ? Alone.SLOWER : node.get("alone").choice(Alone.class),
-                node.text("look-for", ""),
-                node.text("performer", ""),
-                posture(node),
-                node.number("together", 0, 0.5, 0.95),
-                strip(node));
-        checkBegins(node, step, earlier);
-        return step;
-    }
-
-    private static StepTemplate.@Nullable Strip strip(DataNode node) {
-        if (node.find("strip") == null) {
-            return null;
-        }
-        DataNode strip = node.get("strip");
-        strip.onlyKeys(Set.of("width-mm", "length-cm"));
-        return new StepTemplate.Strip(
-                strip.get("width-mm").number(1, 200), strip.get("length-cm").number(1, 300));
-    }
-
-    private static Map<String, String> posture(DataNode node) {
-        Map<String, String> kept = new TreeMap<>();
-        if (node.find("posture") != null) {
-            node.get("posture").onlyKeys(POSTURES.keySet());
-            node.get("posture").entries().forEach((part, how) -> {
-                if (!POSTURES.get(part).contains(how.text())) {
-                    throw how.broken("the " + part + " are kept in one of these ways: " + POSTURES.get(part));
-                }
-                kept.put(part, how.text());
-            });
-        }
-        return kept;
-    }
-
-    /** A step can wait for tack only on a film that grabs, and for clear only on something that dries. */
-    private void checkBegins(DataNode node, StepTemplate step, List<StepTemplate> earlier) {
-        if (step.begins() == Begins.DONE || step.begins() == Begins.CLEAR || earlier.isEmpty()) {
-            return;
-        }
-        StepTemplate before = step.after().isEmpty()
-                ? earlier.get(earlier.size() - 1)
-                : earlier.stream()
-                        .filter(e -> e.id().equals(step.after().get(0)))
-                        .findFirst()
-                        .orElseThrow();
-        Setting setting = before.material() == null
-                ? null
-                : materials.family(before.material()).setting();
-        if (setting == null || step.begins() == Begins.TACKY && !setting.grabs()) {
-            throw node.broken("begins " + step.begins().name().toLowerCase(java.util.Locale.ROOT) + " after '"
-                    + before.id() + "', which lays nothing that grabs");
-        }
-    }
-
-    private Set<String> zones(DataNode node, String key) {
-        Set<String> ids = new LinkedHashSet<>();
-        for (String word : node.words(key)) {
-            List<String> named = body.named(word);
-            if (named.isEmpty()) {
-                throw node.get(key).broken("'" + word + "' is no zone of the body and no group of zones");
-            }
-            ids.addAll(named);
-        }
-        return ids;
     }
 
     private Rule.Pick pick(DataNode node, Set<String> slots, Strata strata) {

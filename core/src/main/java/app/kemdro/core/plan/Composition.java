@@ -29,6 +29,7 @@ final class Composition {
     private final Body body;
     private final Brief brief;
     private final List<Entry> entries = new ArrayList<>();
+    private final Giving giving;
     private final List<Problem> problems = new ArrayList<>();
     private final List<Problem> notes = new ArrayList<>();
     private final List<Missing> missing = new ArrayList<>();
@@ -96,6 +97,7 @@ final class Composition {
         this.trade = trade;
         this.body = trade.body();
         this.brief = brief;
+        this.giving = new Giving(entries, trade);
         look.entries().forEach(this::accept);
         if (problems.isEmpty()) {
             oneOfASlot();
@@ -109,6 +111,11 @@ final class Composition {
 
     List<Entry> entries() {
         return entries;
+    }
+
+    /** Who gives what is needed. */
+    Giving giving() {
+        return giving;
     }
 
     List<Problem> problems() {
@@ -298,8 +305,8 @@ final class Composition {
         if (!need.required()) {
             return;
         }
-        List<String> lacking = zonesOf(entry, need).stream()
-                .filter(z -> givers(entry, need, z).isEmpty())
+        List<String> lacking = giving.zonesOf(entry, need).stream()
+                .filter(z -> giving.givers(entry, need, z).isEmpty())
                 .toList();
         if (lacking.isEmpty()) {
             return;
@@ -384,52 +391,5 @@ final class Composition {
                 .mapToDouble(e -> e.technique().make().thicknessMm())
                 .max()
                 .orElse(0);
-    }
-
-    /** Zones of this entry on which the need counts. */
-    List<String> zonesOf(Entry entry, Need need) {
-        Collection<String> zones = need.zones().isEmpty() ? entry.zones() : need.zones();
-        return zones.stream()
-                .filter(z -> need.where() == null || anyGives(need.where(), z))
-                .filter(z -> need.unless() == null || !anyGives(need.unless(), z))
-                .filter(z -> !onlySpared(need, z))
-                .toList();
-    }
-
-    /** A zone that no implied technique may be used on, as the eyes for alcohol, does without. */
-    private boolean onlySpared(Need need, String zone) {
-        List<Technique> implied = need.givenBy().stream()
-                .flatMap(s -> trade.impliedGivers(s).stream())
-                .toList();
-        return !implied.isEmpty() && implied.stream().noneMatch(t -> t.zones().contains(zone));
-    }
-
-    private boolean anyGives(String state, String zone) {
-        return entries.stream().anyMatch(e -> e.gives(state, zone));
-    }
-
-    /** Entries that give what is needed on this zone, and whose gift still holds when it is needed. */
-    List<Entry> givers(Entry needing, Need need, String zone) {
-        List<Entry> givers = new ArrayList<>();
-        for (Entry e : entries) {
-            for (String state : need.givenBy()) {
-                if (e != needing && e.gives(state, zone) && !spoilt(e, state, zone)) {
-                    givers.add(e);
-                    break;
-                }
-            }
-        }
-        return givers;
-    }
-
-    private boolean spoilt(Entry giver, String state, String zone) {
-        for (Entry spoiler : entries) {
-            if (spoiler.technique().spoils().contains(state)
-                    && spoiler.zones().contains(zone)
-                    && !spoiler.servesNeedOf(giver.technique())) {
-                return true;
-            }
-        }
-        return false;
     }
 }

@@ -169,9 +169,9 @@ final class Precedence {
 
     private void states(Entry entry) {
         for (Need need : entry.technique().needs()) {
-            for (String zone : composition.zonesOf(entry, need)) {
+            for (String zone : composition.giving().zonesOf(entry, need)) {
                 Expanded needing = onZone(entry, zone).get(0);
-                for (Entry giver : composition.givers(entry, need, zone)) {
+                for (Entry giver : composition.giving().givers(entry, need, zone)) {
                     // what was asked to lie over another goes there whatever a need says, as when two layers are turned
                     if (giver.isOver(entry)) {
                         continue;

@@ -387,10 +387,6 @@ public class Job {
         this.atSensor = there;
     }
 
-    public void keepOrder(String order) {
-        keepOrder(order, "");
-    }
-
     /** Keeps an order, and what its bound was proven for. */
     public void keepOrder(String order, String provenOf) {
         this.orderBefore = order;

@@ -26,22 +26,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
-import tools.jackson.core.JacksonException;
-import tools.jackson.core.StreamReadConstraints;
-import tools.jackson.core.json.JsonFactory;
-import tools.jackson.databind.DatabindException;
-import tools.jackson.databind.DeserializationFeature;
-import tools.jackson.databind.exc.InvalidFormatException;
-import tools.jackson.databind.exc.UnrecognizedPropertyException;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Reads a job file strictly: nothing is guessed, nothing half is kept, and every complaint says where. */
 @Component
 public class JobReader {
-    private static final int DEEPEST = 20;
     private static final int MOST_STEPS = 3000;
     private static final int MOST_WAYS = 20;
     private static final int LONGEST = 3 * 24 * 3600;
@@ -50,14 +40,6 @@ public class JobReader {
 
     private final Trade trade;
     private final JobColours colours;
-    private final JsonMapper mapper = JsonMapper.builder(JsonFactory.builder()
-                    .streamReadConstraints(StreamReadConstraints.builder()
-                            .maxNestingDepth(DEEPEST)
-                            .maxStringLength(20_000)
-                            .build())
-                    .build())
-            .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
-            .build();
 
     JobReader(Trade trade, JobColours colours) {
         this.trade = trade;
@@ -70,7 +52,7 @@ public class JobReader {
      * @throws Unreadable saying what is wrong and where
      */
     public Taken read(String text) {
-        JobFile file = parse(text);
+        JobFile file = JobParser.parse(text);
         if (!JobFile.FORMAT.equals(file.format())) {
             throw new Unreadable("This is no Kemdro job: \"format\" must be \"" + JobFile.FORMAT + "\".");
         }
@@ -173,56 +155,6 @@ public class JobReader {
                     needed(at + ".parts", m.parts())));
         }
         return mixes;
-    }
-
-    private JobFile parse(String text) {
-        try {
-            JobFile file = mapper.readValue(text, JobFile.class);
-            if (file == null) {
-                throw new Unreadable("The file is empty.");
-            }
-            return file;
-        } catch (JacksonException e) {
-            String where = e.getLocation() == null || e.getLocation().getLineNr() < 1
-                    ? ""
-                    : " in line " + e.getLocation().getLineNr() + ", column "
-                            + e.getLocation().getColumnNr();
-            throw new Unreadable("The file cannot be read" + where + ": " + why(e) + " Nothing was imported.");
-        }
-    }
-
-    /** What is wrong, without a word of how it is read. */
-    private static String why(JacksonException e) {
-        String at = path(e);
-        if (e instanceof UnrecognizedPropertyException unknown) {
-            return "'" + unknown.getPropertyName() + "' is not known here; take it out, or write it as it is called.";
-        }
-        if (e instanceof InvalidFormatException odd) {
-            return at + ": '" + odd.getValue() + "' "
-                    + (odd.getTargetType().isEnum()
-                            ? "is none of " + listed(odd.getTargetType().getEnumConstants())
-                            : "cannot be meant there")
-                    + ".";
-        }
-        return e instanceof DatabindException
-                ? at + ": something else is written there than is expected."
-                : "it is not whole JSON.";
-    }
-
-    private static String listed(Object[] words) {
-        return Stream.of(words).map(String::valueOf).collect(Collectors.joining(", "));
-    }
-
-    private static String path(JacksonException e) {
-        StringBuilder path = new StringBuilder();
-        for (JacksonException.Reference step : e.getPath()) {
-            if (step.getPropertyName() == null) {
-                path.append('[').append(step.getIndex()).append(']');
-            } else {
-                path.append(path.isEmpty() ? "" : ".").append(step.getPropertyName());
-            }
-        }
-        return path.isEmpty() ? "the file" : path.toString();
     }
 
     private Brief brief(JobFile file) {

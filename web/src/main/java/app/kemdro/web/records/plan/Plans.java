@@ -285,7 +285,7 @@ public class Plans {
     /** The same with an order that came along; it is taken where it fits and none that is found is shorter. */
     public Job add(Job job, Optional<Schedule> order) {
         if (thorough.asFarAsCanBe(job.look(), job.brief(), order, "").planning() instanceof Planning.Done done) {
-            job.keepOrder(snapshots.write(done.plan().schedule()));
+            job.keepOrder(snapshots.write(done.plan().schedule()), "");
         }
         return jobs.add(job);
     }

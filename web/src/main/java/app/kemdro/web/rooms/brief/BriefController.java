@@ -159,7 +159,7 @@ class BriefController {
 
     /** The brief, if it can be meant; otherwise the model says what is wrong. */
     private Optional<Brief> read(BriefForm form, Model model) {
-        BriefForm.Reading reading = form.read();
+        BriefReading reading = form.read();
         Optional<Brief> brief = reading.brief();
         model.addAttribute("wrong", reading.wrong());
         List<Problem> problems = brief.map(BriefCheck::problems).orElse(List.of());

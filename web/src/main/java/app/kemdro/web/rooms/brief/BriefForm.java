@@ -1,28 +1,15 @@
 package app.kemdro.web.rooms.brief;
 
 import app.kemdro.core.look.Brief;
-import app.kemdro.core.look.Brief.Breaks;
 import app.kemdro.core.look.Brief.Brows;
 import app.kemdro.core.look.Brief.Hair;
 import app.kemdro.core.look.Brief.Hands;
-import app.kemdro.core.look.Brief.Performer;
-import app.kemdro.core.look.Brief.Purpose;
-import app.kemdro.core.look.Brief.Room;
 import app.kemdro.core.look.Brief.Seen;
 import app.kemdro.core.look.Brief.Skill;
-import app.kemdro.core.plan.BriefCheck;
 import app.kemdro.web.records.job.Job;
 import java.time.LocalDate;
-import java.time.LocalDateTime;
-import java.time.LocalTime;
-import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
-import java.util.Set;
-import java.util.TreeMap;
 
 /** The brief as typed: everything is text until it is read, so that what was typed stays when it cannot be meant. */
 public class BriefForm {
@@ -58,46 +45,6 @@ public class BriefForm {
     private String mealMinutes = "30";
     private List<HandsForm> crew = new ArrayList<>();
 
-    /** One line of the crew as typed. */
-    public static class HandsForm {
-        private String name = "";
-        private Skill skill = Skill.ASSISTANT;
-        private String from = "";
-        private String until = "";
-
-        public String getName() {
-            return name;
-        }
-
-        public void setName(String name) {
-            this.name = name;
-        }
-
-        public Skill getSkill() {
-            return skill;
-        }
-
-        public void setSkill(Skill skill) {
-            this.skill = skill;
-        }
-
-        public String getFrom() {
-            return from;
-        }
-
-        public void setFrom(String from) {
-            this.from = from;
-        }
-
-        public String getUntil() {
-            return until;
-        }
-
-        public void setUntil(String until) {
-            this.until = until;
-        }
-    }
-
     /** A new brief for tomorrow morning, in a costume that covers these zones. */
     static BriefForm blank(LocalDate today, List<String> covers) {
         BriefForm form = new BriefForm();
@@ -105,7 +52,7 @@ public class BriefForm {
         form.callHour = "08:00";
         form.covers = new ArrayList<>(covers);
         form.fillCrew();
-        form.crew.get(0).skill = Skill.LEAD;
+        form.crew.get(0).setSkill(Skill.LEAD);
         return form;
     }
 
@@ -141,10 +88,10 @@ public class BriefForm {
         form.mealMinutes = Integer.toString(brief.breaks().meal());
         for (Hands hands : brief.crew()) {
             HandsForm line = new HandsForm();
-            line.name = hands.name();
-            line.skill = hands.skill();
-            line.from = hands.from().toLocalTime().toString();
-            line.until = hands.until().toLocalTime().toString();
+            line.setName(hands.name());
+            line.setSkill(hands.skill());
+            line.setFrom(hands.from().toLocalTime().toString());
+            line.setUntil(hands.until().toLocalTime().toString());
             form.crew.add(line);
         }
         form.fillCrew();
@@ -164,158 +111,6 @@ public class BriefForm {
         }
     }
 
-    /** Reads the form; complaints are kept under the field they are about. */
-    final class Reading {
-        private final Map<String, String> wrong = new TreeMap<>();
-
-        Map<String, String> wrong() {
-            return wrong;
-        }
-
-        Optional<Brief> brief() {
-            if (title.isBlank()) {
-                wrong.put("title", "Say who the character is.");
-            } else if (title.length() > 80 || production.length() > 80 || performer.length() > 80) {
-                wrong.put("title", "Names take up to 80 letters.");
-            }
-            if (idea.length() > 600) {
-                wrong.put("idea", "The idea takes up to 600 letters; this has " + idea.length() + ".");
-            }
-            if (performer.isBlank()) {
-                wrong.put("performer", "Say who is in the chair.");
-            }
-            LocalDateTime call = call();
-            List<Hands> hands = hands(call);
-            Performer who = new Performer(
-                    performer.strip(),
-                    (int) number("height", height, 0),
-                    (int) number("weight", weight, 0),
-                    number("head", head, 0),
-                    new LinkedHashSet<>(reactsTo),
-                    brows,
-                    hair);
-            Room room = new Room(
-                    number("temperature", temperature, Double.NaN), number("humidity", humidity, Double.NaN), (int)
-                            number("dryers", dryers, 0));
-            Optional<LocalDateTime> seat = seat(call);
-            int costume = (int) number("costumeMinutes", costumeMinutes, 0);
-            Purpose purpose = new Purpose(
-                    seen,
-                    within("lastsHours", lastsHours, 48, "Hours it must last: 0 to 48."),
-                    Set.copyOf(mustVanish),
-                    moneyShort,
-                    within("benchDays", benchDays, 60, "Free days on the bench: 0 to 60."));
-            Optional<Breaks> breaks = breaks();
-            if (!wrong.isEmpty() || breaks.isEmpty()) {
-                return Optional.empty();
-            }
-            return Optional.of(new Brief(
-                    call, seat, who, hands, room, Set.copyOf(covers), costume, selfApplied, purpose, breaks.get()));
-        }
-
-        private Optional<Breaks> breaks() {
-            int every = within("breakEvery", breakEvery, 240, "A break every 20 to 240 minutes.");
-            int length = within("breakMinutes", breakMinutes, 60, "A break lasts 5 to 60 minutes.");
-            int meal = within("mealMinutes", mealMinutes, 90, "A meal lasts as long as a break, up to 90 minutes.");
-            if (every < 20) {
-                wrong.put("breakEvery", "A break every 20 to 240 minutes.");
-            } else if (length < 5) {
-                wrong.put("breakMinutes", "A break lasts 5 to 60 minutes.");
-            } else if (meal < length) {
-                wrong.put("mealMinutes", "A meal lasts as long as a break, up to 90 minutes.");
-            } else {
-                return Optional.of(new Breaks(every, length, meal));
-            }
-            return Optional.empty();
-        }
-
-        private int within(String field, String typed, int most, String says) {
-            double value = number(field, typed, 0);
-            if (value < 0 || value > most) {
-                wrong.put(field, says);
-            }
-            return (int) value;
-        }
-
-        private LocalDateTime call() {
-            try {
-                LocalDate day = LocalDate.parse(callDay.strip());
-                if (!BriefCheck.isDay(day)) {
-                    throw new DateTimeParseException("No such year", callDay, 0);
-                }
-                return day.atTime(LocalTime.parse(callHour.strip()));
-            } catch (DateTimeParseException e) {
-                wrong.put("call", "Set the call as a day and an hour, such as 2026-12-03 and 07:45.");
-                return LocalDateTime.of(2000, 1, 1, 0, 0);
-            }
-        }
-
-        private Optional<LocalDateTime> seat(LocalDateTime call) {
-            if (chairIn.isBlank()) {
-                return Optional.empty();
-            }
-            return hour("chairIn", chairIn).map(t -> before(call, t));
-        }
-
-        /** An hour of the night before belongs to the day before. */
-        private LocalDateTime before(LocalDateTime call, LocalTime time) {
-            LocalDateTime same = call.toLocalDate().atTime(time);
-            return same.isBefore(call) || same.equals(call) || time.getHour() < 18 ? same : same.minusDays(1);
-        }
-
-        private Optional<LocalTime> hour(String field, String typed) {
-            try {
-                return Optional.of(LocalTime.parse(typed.strip()));
-            } catch (DateTimeParseException e) {
-                wrong.put(field, "'" + typed + "' is no hour; write it as 05:00.");
-                return Optional.empty();
-            }
-        }
-
-        private List<Hands> hands(LocalDateTime call) {
-            List<Hands> hands = new ArrayList<>();
-            for (HandsForm line : crew) {
-                if (line.name.isBlank()) {
-                    continue;
-                }
-                if (line.name.length() > 40) {
-                    wrong.put("crew", "Names of artists take up to 40 letters.");
-                }
-                LocalDateTime from = line.from.isBlank()
-                        ? call.minusHours(14)
-                        : hour("crew", line.from).map(t -> before(call, t)).orElse(call.minusHours(14));
-                LocalDateTime until = line.until.isBlank()
-                        ? call.plusHours(10)
-                        : hour("crew", line.until)
-                                .map(t -> untilAfter(call, from, t))
-                                .orElse(call.plusHours(10));
-                hands.add(new Hands(line.name.strip(), line.skill, from, until));
-            }
-            return hands;
-        }
-
-        private LocalDateTime untilAfter(LocalDateTime call, LocalDateTime from, LocalTime time) {
-            LocalDateTime same = call.toLocalDate().atTime(time);
-            return same.isAfter(from) || from.toLocalDate().equals(call.toLocalDate()) ? same : same.plusDays(1);
-        }
-
-        private double number(String field, String typed, double whenEmpty) {
-            if (typed.isBlank() && !Double.isNaN(whenEmpty)) {
-                return whenEmpty;
-            }
-            try {
-                double value = Double.parseDouble(typed.strip().replace(',', '.'));
-                if (Double.isFinite(value) && Math.abs(value) < 100_000) {
-                    return value;
-                }
-            } catch (NumberFormatException e) {
-                // said below, the same way as for a number that is out of all proportion
-            }
-            wrong.put(field, "'" + typed + "' is no number that can be meant here.");
-            return 0;
-        }
-    }
-
     /** Whether it is done in the room whose air the house measures. */
     public boolean isAtSensor() {
         return atSensor;
@@ -325,8 +120,8 @@ public class BriefForm {
         this.atSensor = atSensor;
     }
 
-    Reading read() {
-        return new Reading();
+    BriefReading read() {
+        return new BriefReading(this);
     }
 
     public String getTitle() {

@@ -19,20 +19,15 @@ import app.kemdro.core.plan.Planning;
 import app.kemdro.core.plan.Proposals;
 import app.kemdro.core.plan.Proposals.Proposal;
 import app.kemdro.core.plan.Proposals.Weighed;
-import app.kemdro.core.plan.Reactions;
 import app.kemdro.core.plan.Trials;
-import app.kemdro.core.plan.Unmet;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.plan.Plans;
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Collectors;
 
 /** What the look room says about the zones that are pressed, and about the character where none is. */
@@ -44,6 +39,7 @@ final class LookRoom {
     private final Optional<Plan> plan;
     private final List<String> zones;
     private final Proposals proposals;
+    private final TechniqueOffers offers;
 
     LookRoom(
             Trade trade,
@@ -60,6 +56,7 @@ final class LookRoom {
         this.zones = zones;
         this.proposals =
                 new Proposals(trade, job.brief(), plan.map(p -> p.inHand() < 0).orElse(false), usualSchools);
+        this.offers = new TechniqueOffers(trade, job, zones, proposals);
     }
 
     /** A technique that lies on a pressed zone. */
@@ -231,7 +228,7 @@ final class LookRoom {
                         w.technique().name(),
                         w.technique().because(),
                         risk(w),
-                        barred(w.technique(), zonesOf(entry))))
+                        offers.barred(w.technique(), zonesOf(entry))))
                 .toList();
     }
 
@@ -297,88 +294,9 @@ final class LookRoom {
                 : Optional.empty();
     }
 
-    private String barred(Technique technique, List<String> on) {
-        return Reactions.barring(technique, on, job.brief().performer().reactsTo(), trade).stream()
-                .findFirst()
-                .map(r -> job.brief().performer().name() + " reacts to " + r.name() + ".")
-                .orElse("");
-    }
-
-    /** Why a technique cannot be put on these zones now: what the performer reacts to, or what is not there yet. */
-    private String cannot(Technique technique, List<String> on) {
-        String barred = barred(technique, on);
-        return barred.isEmpty() ? Unmet.of(job.look(), technique, on, trade).orElse("") : barred;
-    }
-
-    /** Techniques that can be added, by what they do; of each family the school that suits the job best comes first. */
+    /** Techniques that can be added, by what they do. */
     Map<String, List<Offer>> offers() {
-        Map<Effect, List<Offer>> byEffect = new EnumMap<>(Effect.class);
-        Set<String> taken = taken();
-        Map<String, List<Technique>> families = trade.techniques().stream()
-                .filter(t -> !zones.isEmpty() && !t.between())
-                .filter(t -> !trade.strata().level(t.slot()).block())
-                .filter(t -> !taken.contains(t.slot()) && !taken.contains(t.family()))
-                .filter(t -> zones.stream().anyMatch(t.zones()::contains))
-                .collect(Collectors.groupingBy(Technique::family, LinkedHashMap::new, Collectors.toList()));
-        families.forEach((family, techniques) -> {
-            List<Offer> schools = weighed(family, techniques).stream()
-                    .map(w -> offer(w, List.of()))
-                    .toList();
-            Offer first = schools.get(0);
-            byEffect.computeIfAbsent(trade.technique(first.techniqueId()).effect(), k -> new ArrayList<>())
-                    .add(new Offer(
-                            first.techniqueId(),
-                            first.name(),
-                            first.because(),
-                            first.suits(),
-                            first.barred(),
-                            first.only(),
-                            schools.subList(1, schools.size())));
-        });
-        Map<String, List<Offer>> named = new LinkedHashMap<>();
-        byEffect.forEach((effect, list) -> named.put(effect.name().toLowerCase(Locale.ROOT), list));
-        return named;
-    }
-
-    private List<Weighed> weighed(String family, List<Technique> techniques) {
-        List<String> fit =
-                zones.stream().filter(techniques.get(0).zones()::contains).toList();
-        List<Weighed> all = proposals.schools(family, fit).stream()
-                .filter(w -> techniques.contains(w.technique()))
-                .toList();
-        return all.isEmpty()
-                ? techniques.stream()
-                        .map(t -> new Weighed(t, 0, "", !barred(t, zones).isEmpty()))
-                        .toList()
-                : all;
-    }
-
-    private Offer offer(Weighed w, List<Offer> schools) {
-        Technique t = w.technique();
-        List<String> fit = zones.stream().filter(t.zones()::contains).toList();
-        return new Offer(
-                t.id(),
-                t.name(),
-                t.because(),
-                w.because().isEmpty() ? "" : Capitals.capital(w.because()) + ".",
-                cannot(t, fit),
-                fit.size() == zones.size() ? "" : "only " + body.say(fit),
-                schools);
-    }
-
-    /** Kinds of work, and families, of which nothing more fits on all pressed zones. */
-    private Set<String> taken() {
-        Set<String> taken = new java.util.HashSet<>();
-        for (LookEntry entry : job.look().entries()) {
-            if (trade.has(entry.techniqueId()) && zonesOf(entry).containsAll(zones)) {
-                Technique technique = trade.technique(entry.techniqueId());
-                taken.add(technique.family());
-                if (!trade.strata().level(technique.slot()).many()) {
-                    taken.add(technique.slot());
-                }
-            }
-        }
-        return taken;
+        return offers.all();
     }
 
     Optional<Cut> cut() {

@@ -1,0 +1,215 @@
+package app.kemdro.core.strike;
+
+import app.kemdro.core.body.Body;
+import app.kemdro.core.look.Brief;
+import app.kemdro.core.material.Material;
+import app.kemdro.core.plan.Areas;
+import app.kemdro.core.schedule.BreakRule;
+import app.kemdro.core.schedule.Lag;
+import app.kemdro.core.schedule.Outcome;
+import app.kemdro.core.schedule.Planner;
+import app.kemdro.core.schedule.Schedule;
+import app.kemdro.core.schedule.Task;
+import app.kemdro.core.schedule.Task.Mode;
+import app.kemdro.core.schedule.TaskNetwork;
+import app.kemdro.core.schedule.Worker;
+import app.kemdro.core.strike.Removal.Sort;
+import app.kemdro.core.strike.Removal.Step;
+import app.kemdro.core.strike.RemovalRules.Kind;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.Deque;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** Groups of layers turned into steps with times, in an order that hands can follow. */
+final class RemovalSteps {
+    private static final int FAR = 24 * 3600;
+    private static final String POWDER = "powder";
+    private static final String WASH = "wash";
+    private static final String SOOTHE = "soothe";
+
+    private final RemovalRules customs;
+    private final Body body;
+    private final double removerPerCm2;
+    private final Planner planner;
+
+    RemovalSteps(RemovalRules customs, Body body, double removerPerCm2, Planner planner) {
+        this.customs = customs;
+        this.body = body;
+        this.removerPerCm2 = removerPerCm2;
+        this.planner = planner;
+    }
+
+    Removal scheduled(List<Group> groups, Brief brief, List<String> unknown) {
+        List<Step> steps = new ArrayList<>();
+        List<Task> tasks = new ArrayList<>();
+        List<Lag> lags = new ArrayList<>();
+        Map<String, String> lastOf = new LinkedHashMap<>();
+        for (Group group : groups) {
+            String id = group.key;
+            double area = Areas.of(group.zones, brief.performer(), body);
+            double wet = Areas.of(group.wet(), brief.performer(), body);
+            String lift = id + "/lift";
+            String begin = lift;
+            if (group.floods()) {
+                begin = id + "/flood";
+                steps.add(step(group, begin, Sort.FLOOD, wet));
+                tasks.add(task(begin, customs.flood().on(wet), group.wet(), group.soak()));
+                lags.add(new Lag(
+                        begin, lift, Lag.Kind.SETTLED, 60 * customs.soakLatest(), "it soaks first, and not for ever"));
+            }
+            for (String before : group.after) {
+                lags.add(after(lastOf.get(before), begin));
+            }
+            steps.add(step(group, lift, Sort.LIFT, wet));
+            tasks.add(task(
+                    lift, group.kind.map(Kind::pace).orElse(customs.films()).on(area), group.zones, 0));
+            lastOf.put(id, lift);
+        }
+        firstsBeforeAnythingWet(groups, brief.selfApplied(), lags);
+        if (!tasks.isEmpty()) {
+            care(steps, tasks, lags, groups);
+        }
+        List<Worker> hands = brief.crew().stream()
+                .map(h -> new Worker(h.name(), true, h.pace(), 0, FAR))
+                .toList();
+        TaskNetwork network = new TaskNetwork(tasks, lags, hands, 0, BreakRule.USUAL.around(tasks, lags, hands));
+        Outcome outcome = planner.plan(network);
+        if (!(outcome instanceof Outcome.Planned)) {
+            network = network.loosest();
+            outcome = planner.plan(network);
+        }
+        Schedule schedule =
+                outcome instanceof Outcome.Planned p ? p.schedule() : new Schedule(List.of(), List.of(), 0, 0);
+        steps.sort(Comparator.comparingInt(
+                s -> schedule.find(s.id()).map(p -> p.start()).orElse(0)));
+        return new Removal(List.copyOf(steps), network, schedule, List.copyOf(unknown));
+    }
+
+    /**
+     * Teeth, lenses and what is hard leave before remover is laid anywhere, however far off; only what lies over them may be
+     * loosened sooner. What needs remover itself comes after what does not. On oneself long nails come off before lenses, whose
+     * hands they are.
+     */
+    private void firstsBeforeAnythingWet(List<Group> groups, boolean selfApplied, List<Lag> lags) {
+        List<Group> firsts = groups.stream()
+                .filter(Group::leavesFirst)
+                .sorted(Comparator.comparing((Group g) -> !(selfApplied && isNail(g)))
+                        .thenComparing(g -> wets(g) ? 1 : 0)
+                        .thenComparing(g -> customs.kinds().indexOf(g.kind.orElseThrow())))
+                .toList();
+        for (Group group : groups) {
+            String wet = group.floods() ? group.key + "/flood" : group.key + "/lift";
+            if (!wets(group)) {
+                continue;
+            }
+            for (Group first : firsts) {
+                String off = first.key + "/lift";
+                boolean earlier = !group.leavesFirst() || firsts.indexOf(first) < firsts.indexOf(group);
+                if (first != group && earlier && !leads(wet, off, lags)) {
+                    lags.add(new Lag(off, wet, Lag.Kind.AFTER, null, "it is off before anything wet comes near"));
+                }
+            }
+        }
+    }
+
+    /** A drop in the eye for a lens is not meant. */
+    private static boolean wets(Group group) {
+        return group.floods() || group.remover.isPresent() && !group.leavesFirst();
+    }
+
+    private static boolean isNail(Group group) {
+        return group.first.kind().equals("nail");
+    }
+
+    /** Whether one step comes before another. */
+    private static boolean leads(String from, String to, List<Lag> lags) {
+        Set<String> seen = new LinkedHashSet<>(Set.of(from));
+        Deque<String> open = new ArrayDeque<>(seen);
+        while (!open.isEmpty()) {
+            String at = open.pop();
+            for (Lag lag : lags) {
+                if (lag.from().equals(at) && seen.add(lag.to())) {
+                    open.push(lag.to());
+                }
+            }
+        }
+        return seen.contains(to);
+    }
+
+    private static Lag after(String from, String to) {
+        return new Lag(from, to, Lag.Kind.AFTER, null, "what lies outside leaves first");
+    }
+
+    private static Task task(String id, double minutes, Set<String> zones, int soak) {
+        return new Task(
+                id,
+                (int) Math.max(15, Math.round(minutes * 60)),
+                zones,
+                Set.of(),
+                Task.Needs.ANYONE,
+                List.of(soak == 0 ? Mode.NOTHING : new Mode(0, soak, Mode.NEVER, soak)));
+    }
+
+    /** A wash and a look at the skin, when all is off. */
+    private void care(List<Step> steps, List<Task> tasks, List<Lag> lags, List<Group> groups) {
+        Set<String> zones = new LinkedHashSet<>();
+        groups.forEach(g -> zones.addAll(g.zones));
+        List<String> all = body.sorted(zones);
+        List<String> before = tasks.stream().map(Task::id).toList();
+        for (String id : List.of(WASH, SOOTHE)) {
+            RemovalRules.Last last = id.equals(WASH) ? customs.wash() : customs.soothe();
+            tasks.add(new Task(
+                    id,
+                    (int) (last.minutes() * 60),
+                    Set.copyOf(all),
+                    Set.of(),
+                    Task.Needs.ANYONE,
+                    List.of(Mode.NOTHING)));
+            steps.add(new Step(
+                    id, Sort.CARE, last.say(), all, body.say(all), Optional.empty(), Map.of(), 0, 0, List.of(), ""));
+        }
+        before.forEach(b -> lags.add(after(b, WASH)));
+        lags.add(after(WASH, SOOTHE));
+    }
+
+    private Step step(Group group, String id, Sort sort, double area) {
+        List<String> zones = body.sorted(sort == Sort.FLOOD ? group.wet() : group.zones);
+        String how = group.kind.map(Kind::say).orElse("Wipe and roll off");
+        String title = sort == Sort.FLOOD
+                ? "Flood " + group.soaked().name() + " with "
+                        + group.remover.orElseThrow().name()
+                : how + ": " + name(group);
+        boolean wet = sort == Sort.FLOOD || !group.floods();
+        return new Step(
+                id,
+                sort,
+                title,
+                zones,
+                body.say(zones),
+                group.remover,
+                sort == Sort.LIFT ? Map.copyOf(group.takes) : Map.of(),
+                wet && group.remover.isPresent() ? removerPerCm2 * area : 0,
+                sort == Sort.FLOOD ? group.soak() : 0,
+                group.remover.map(Material::cautions).orElse(List.of()),
+                group.kind.map(Kind::because).orElse(""));
+    }
+
+    private static String name(Group group) {
+        return group.kind.isPresent()
+                ? group.first.name()
+                : group.takes.values().stream()
+                        .flatMap(List::stream)
+                        .filter(m -> !m.kind().equals(POWDER))
+                        .map(Material::name)
+                        .distinct()
+                        .collect(Collectors.joining(", "));
+    }
+}
