@@ -48,6 +48,11 @@ public class EventFormat {
         return kind.getSimpleName().replaceAll("(?<=[a-z])(?=[A-Z])", "_").toUpperCase(Locale.ROOT);
     }
 
+    /** How many kinds there are. */
+    static int kinds() {
+        return KINDS.size();
+    }
+
     /** The kind of an event, as it is written down. */
     public static String kind(RunEvent event) {
         return name(event.getClass());

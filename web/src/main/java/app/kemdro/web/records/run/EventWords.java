@@ -51,6 +51,11 @@ public class EventWords {
         words.put(kind, (e, step) -> says.apply(kind.cast(e), step));
     }
 
+    /** Whether there are words for this. */
+    boolean areThere(RunEvent e) {
+        return words.containsKey(e.getClass());
+    }
+
     /** What happened; the step it is about as this plan calls it. */
     public String of(RunEvent e, Plan plan) {
         String step = e instanceof RunEvent.AtStep at

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Skill;
+import app.kemdro.core.method.Trade;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.Stamp;
 import java.time.LocalDateTime;
@@ -62,6 +63,13 @@ class EventFormatTest {
         ObjectNode sent = FORMAT.whole(event);
         assertThat(FORMAT.read(sent.get("type").asString(), sent.get("version").asInt(), STAMP, sent))
                 .isEqualTo(event);
+    }
+
+    @Test
+    void everyKindHasWords() {
+        EventWords words = new EventWords(Trade.standard());
+        assertThat(all()).allMatch(words::areThere);
+        assertThat(all().stream().map(RunEvent::getClass).distinct().count()).isEqualTo(EventFormat.kinds());
     }
 
     /** Kinds as they stand in houses that are in use: one that is called otherwise is read no more. */
