@@ -1,5 +1,6 @@
 // The chair between two answers of the server: what its clocks say, what counts, and that no press is lost or counted twice.
 import assert from 'node:assert/strict';
+import { webcrypto } from 'node:crypto';
 import { beforeEach, test } from 'node:test';
 import { Line } from '../../src/main/resources/static/js/rooms/chair/line.js';
 import { State, stateOf } from '../../src/main/resources/static/js/rooms/chair/state.js';
@@ -108,6 +109,9 @@ test('the call is in danger only while something is left to do', () => {
 });
 
 // ---------------------------------------------------------------- the line
+
+// older Node has no crypto of its own in sight, as browsers have
+globalThis.crypto ??= webcrypto;
 
 let store;
 let sent;
