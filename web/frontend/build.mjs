@@ -40,11 +40,10 @@ if (!existsSync(stamp) || readFileSync(stamp, 'utf8') !== lock) {
 
 for (const folder of ['css', 'fonts']) mkdirSync(join(out, folder), { recursive: true });
 
-execFileSync(
-  process.execPath,
-  ['node_modules/@tailwindcss/cli/dist/index.mjs', '-i', 'frontend/app.css', '-o', join(out, 'css/app.css'), '--minify'],
-  { cwd: here, stdio: ['ignore', 'inherit', 'pipe'] },
-);
+execFileSync(process.execPath, ['node_modules/@tailwindcss/cli/dist/index.mjs', '-i', 'frontend/app.css', '-o', join(out, 'css/app.css'), '--minify'], {
+  cwd: here,
+  stdio: ['ignore', 'inherit', 'pipe'],
+});
 
 const fonts = {
   'atkinson-hyperlegible-next': 'atkinson-hyperlegible-next-latin-wght-normal.woff2',

@@ -71,8 +71,18 @@ test('another device’s hands are not driven here', () => {
 });
 
 test('one’s own hands come first; what the performer does comes in when it is near', () => {
-  assert.deepEqual(at(0, {}, 'Pell').inOrder().map((h) => h.name), ['Pell', 'Ines']);
-  assert.deepEqual(at(11).inOrder().map((h) => h.name), ['Ines', 'Pell', '']);
+  assert.deepEqual(
+    at(0, {}, 'Pell')
+      .inOrder()
+      .map((h) => h.name),
+    ['Pell', 'Ines'],
+  );
+  assert.deepEqual(
+    at(11)
+      .inOrder()
+      .map((h) => h.name),
+    ['Ines', 'Pell', ''],
+  );
 });
 
 test('a window that has closed is said once, above everything', () => {
@@ -130,13 +140,28 @@ beforeEach(() => {
     sent.push([path, body && JSON.parse(body)]);
     const next = answers.shift() ?? 200;
     if (next === 'down') throw new TypeError('no line');
-    return { ok: next === 200, status: next, redirected: false, json: async () => (next === 200 ? { view: 'now', said: 'said' } : { wrong: 'no', ask: next === 409 }) };
+    return {
+      ok: next === 200,
+      status: next,
+      redirected: false,
+      json: async () => (next === 200 ? { view: 'now', said: 'said' } : { wrong: 'no', ask: next === 409 }),
+    };
   };
 });
 
 function line() {
-  const hear = (what) => (...told) => heard.push([what, ...told]);
-  return new Line('/jobs/1/chair', { answer: hear('answer'), refused: hear('refused'), kept: hear('kept'), aside: hear('aside'), pedal: hear('pedal'), lost: hear('lost') });
+  const hear =
+    (what) =>
+    (...told) =>
+      heard.push([what, ...told]);
+  return new Line('/jobs/1/chair', {
+    answer: hear('answer'),
+    refused: hear('refused'),
+    kept: hear('kept'),
+    aside: hear('aside'),
+    pedal: hear('pedal'),
+    lost: hear('lost'),
+  });
 }
 
 test('a report has an id of its own and the form it is in', async () => {
@@ -158,7 +183,10 @@ test('a press that cannot be delivered is kept, and everything after it, until i
   assert.equal(heard.filter(([what]) => what === 'kept').length, 2);
   sent.length = 0;
   await it.deliver();
-  assert.deepEqual(sent.map(([, press]) => press.type), ['START', 'FINISH']);
+  assert.deepEqual(
+    sent.map(([, press]) => press.type),
+    ['START', 'FINISH'],
+  );
   assert.ok(sent.every(([, press]) => press.ago >= 0));
   assert.equal(it.kept.count, 0);
   assert.deepEqual(heard.at(-1), ['lost', false]);
@@ -172,7 +200,10 @@ test('where the line drops in the middle, the rest stays kept under the same ids
   const ids = it.kept.all().map((k) => k.press.id);
   answers = [200, 'down'];
   await it.deliver();
-  assert.deepEqual(it.kept.all().map((k) => k.press.id), ids.slice(1));
+  assert.deepEqual(
+    it.kept.all().map((k) => k.press.id),
+    ids.slice(1),
+  );
   assert.deepEqual(heard.at(-1), ['lost', true]);
 });
 
@@ -205,5 +236,8 @@ test('a server that stumbles, or was started anew, keeps the press', async () =>
   answers = [403];
   await it.deliver();
   assert.equal(it.kept.count, 1);
-  assert.ok(heard.some(([what]) => what === 'reload'), 'a page that is not known any more is loaded anew');
+  assert.ok(
+    heard.some(([what]) => what === 'reload'),
+    'a page that is not known any more is loaded anew',
+  );
 });

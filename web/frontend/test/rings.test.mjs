@@ -22,9 +22,7 @@ const ring = (path) => {
 };
 
 function wrong(arrows) {
-  return arrows
-    .filter(([from, to]) => ring(from) !== '' && ring(to) !== 'parts' && ring(to) !== ring(from))
-    .map(([from, to]) => `${from} -> ${to}`);
+  return arrows.filter(([from, to]) => ring(from) !== '' && ring(to) !== 'parts' && ring(to) !== ring(from)).map(([from, to]) => `${from} -> ${to}`);
 }
 
 test('scripts', () => {

@@ -5,7 +5,13 @@ const VIEWS = {
   front: { name: 'front', file: 'bust-front', box: '150 30 4200 4300', close: '760 10 2980 3560' },
   left: { name: 'left', file: 'bust-left', box: '0 30 2640 4300', close: '-170 10 2980 3560' },
   right: { name: 'right', file: 'bust-right', box: '0 30 2640 4300', close: '-170 10 2980 3560' },
-  back: { name: 'back', file: 'bust-back', box: '150 30 4200 4300', close: '760 10 2980 3560', zones: { 'ear-left': 'behind-ear-left', 'ear-right': 'behind-ear-right' } },
+  back: {
+    name: 'back',
+    file: 'bust-back',
+    box: '150 30 4200 4300',
+    close: '760 10 2980 3560',
+    zones: { 'ear-left': 'behind-ear-left', 'ear-right': 'behind-ear-right' },
+  },
   'three-quarter': { name: '¾', says: 'three-quarter', file: 'bust-three-quarter', box: '150 30 4200 4300', close: '820 10 2980 3560' },
   hands: { name: 'hands', file: 'hand-back', box: '-1400 -300 2900 2800', zones: { 'hand-back': 'hand', nails: 'nails' } },
   body: { name: 'body', file: 'body-front', box: '-200 -60 1920 3650', zones: { chest: 'lower-chest', head: null } },
@@ -13,14 +19,30 @@ const VIEWS = {
   mouth: { name: 'mouth', file: 'mouth-open', box: '-200 -100 1620 1620', zones: { lips: 'mouth' } },
 };
 // zones that the front does not show: a figure that opens with one of them pressed is turned to it
-const ONLY_IN = { 'hand-left': 'hands', 'hand-right': 'hands', 'nails-left': 'hands', 'nails-right': 'hands', 'back-of-head': 'back', 'upper-back': 'back', 'behind-ear-left': 'back', 'behind-ear-right': 'back', 'teeth-upper': 'mouth', 'teeth-lower': 'mouth', 'lower-back': 'body-back' };
-for (const part of ['lower-chest', 'belly', ...['upper-arm', 'forearm', 'thigh', 'shin', 'foot'].flatMap((z) => [`${z}-left`, `${z}-right`])]) ONLY_IN[part] = 'body';
+const ONLY_IN = {
+  'hand-left': 'hands',
+  'hand-right': 'hands',
+  'nails-left': 'hands',
+  'nails-right': 'hands',
+  'back-of-head': 'back',
+  'upper-back': 'back',
+  'behind-ear-left': 'back',
+  'behind-ear-right': 'back',
+  'teeth-upper': 'mouth',
+  'teeth-lower': 'mouth',
+  'lower-back': 'body-back',
+};
+for (const part of ['lower-chest', 'belly', ...['upper-arm', 'forearm', 'thigh', 'shin', 'foot'].flatMap((z) => [`${z}-left`, `${z}-right`])])
+  ONLY_IN[part] = 'body';
 const art = new Map();
 let copies = 0;
 
 async function load(source, file) {
   if (!art.has(file)) {
-    art.set(file, fetch(`${source}${file}.svg`).then((r) => (r.ok ? r.text() : Promise.reject(new Error(file)))));
+    art.set(
+      file,
+      fetch(`${source}${file}.svg`).then((r) => (r.ok ? r.text() : Promise.reject(new Error(file)))),
+    );
   }
   return art.get(file);
 }
@@ -33,7 +55,7 @@ async function copyOf(source, key, close) {
   const unique = text.replace(/id="clip-/g, `id="${mark}clip-`).replace(/url\(#clip-/g, `url(#${mark}clip-`);
   const svg = new DOMParser().parseFromString(unique, 'image/svg+xml').documentElement;
   svg.querySelectorAll('title').forEach((t) => t.remove());
-  svg.setAttribute('viewBox', close ? view.close ?? view.box : view.box);
+  svg.setAttribute('viewBox', close ? (view.close ?? view.box) : view.box);
   if (key === 'hands') return bothHands(svg);
   svg.querySelectorAll('[data-zone]').forEach((z) => rename(z, view.zones?.[z.dataset.zone]));
   return svg;
@@ -51,7 +73,10 @@ function bothHands(svg) {
   while (svg.firstChild) left.append(svg.firstChild);
   const right = left.cloneNode(true);
   right.setAttribute('transform', 'translate(-60 0) scale(-1 1)');
-  for (const [side, group] of [['left', left], ['right', right]]) {
+  for (const [side, group] of [
+    ['left', left],
+    ['right', right],
+  ]) {
     group.querySelectorAll('[data-zone]').forEach((z) => z.setAttribute('data-zone', `${VIEWS.hands.zones[z.dataset.zone] ?? 'hand'}-${side}`));
   }
   svg.append(left, right);
@@ -88,15 +113,17 @@ class Figure {
   viewButtons() {
     const bar = this.place.querySelector('.views');
     if (!bar) return;
-    bar.replaceChildren(...Object.entries(VIEWS).map(([key, view]) => {
-      const button = document.createElement('button');
-      button.type = 'button';
-      button.textContent = view.name;
-      if (view.says) button.setAttribute('aria-label', view.says);
-      button.setAttribute('aria-pressed', String(key === this.view));
-      button.addEventListener('click', () => this.show(key));
-      return button;
-    }));
+    bar.replaceChildren(
+      ...Object.entries(VIEWS).map(([key, view]) => {
+        const button = document.createElement('button');
+        button.type = 'button';
+        button.textContent = view.name;
+        if (view.says) button.setAttribute('aria-label', view.says);
+        button.setAttribute('aria-pressed', String(key === this.view));
+        button.addEventListener('click', () => this.show(key));
+        return button;
+      }),
+    );
   }
 
   zones() {

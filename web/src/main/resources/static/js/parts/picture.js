@@ -7,7 +7,9 @@ export async function madeSmall(file) {
   const scale = Math.min(1, SIDE / Math.max(image.width, image.height));
   const canvas = Object.assign(document.createElement('canvas'), { width: Math.round(image.width * scale), height: Math.round(image.height * scale) });
   canvas.getContext('2d').drawImage(image, 0, 0, canvas.width, canvas.height);
-  return new Promise((done) => { canvas.toBlob(done, 'image/jpeg', 0.85); });
+  return new Promise((done) => {
+    canvas.toBlob(done, 'image/jpeg', 0.85);
+  });
 }
 
 /** Whatever is chosen in these fields is exchanged for a small one; what cannot be read here is left to the server to refuse. */
@@ -16,12 +18,14 @@ export function mountPictures(root) {
     const field = form.elements[form.dataset.small];
     field.addEventListener('change', async () => {
       const file = field.files[0];
-      if (!file || file.type !== 'image/jpeg' && file.type !== 'image/png') return;
+      if (!file || (file.type !== 'image/jpeg' && file.type !== 'image/png')) return;
       try {
         const chosen = new DataTransfer();
         chosen.items.add(new File([await madeSmall(file)], 'picture.jpg', { type: 'image/jpeg' }));
         field.files = chosen.files;
-      } catch { /* the server says what is wrong with it */ }
+      } catch {
+        /* the server says what is wrong with it */
+      }
     });
   }
 }

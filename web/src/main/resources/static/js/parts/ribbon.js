@@ -50,8 +50,13 @@ function fitting(label, width) {
 }
 
 function cup(x, y, group) {
-  group.append(el('g', { class: 'rb-cup', transform: `translate(${x} ${y})` },
-    el('path', { d: 'M-9 0h16v7q0 6-6 6h-4q-6 0-6-6zM7 2q6 0 5 4t-6 3M-4-4q-2-3 0-5M2-4q-2-3 0-5' })));
+  group.append(
+    el(
+      'g',
+      { class: 'rb-cup', transform: `translate(${x} ${y})` },
+      el('path', { d: 'M-9 0h16v7q0 6-6 6h-4q-6 0-6-6zM7 2q6 0 5 4t-6 3M-4-4q-2-3 0-5M2-4q-2-3 0-5' }),
+    ),
+  );
 }
 
 /** Steps whose start moved by more than a minute since the strip was last drawn on this page. */
@@ -59,10 +64,12 @@ function moved(ribbon) {
   if (!before) return null;
   const was = new Map(before.rows.flatMap((r) => r.blocks.map((b) => [b.id, b.to - b.from])));
   const ids = new Set();
-  ribbon.rows.forEach((r) => r.blocks.forEach((b) => {
-    const length = was.get(b.id);
-    if (length === undefined || Math.abs(length - (b.to - b.from)) > 0.6) ids.add(b.id);
-  }));
+  ribbon.rows.forEach((r) =>
+    r.blocks.forEach((b) => {
+      const length = was.get(b.id);
+      if (length === undefined || Math.abs(length - (b.to - b.from)) > 0.6) ids.add(b.id);
+    }),
+  );
   return ids.size > 12 ? null : ids;
 }
 
@@ -74,7 +81,10 @@ function draw(place, ribbon, changed, was) {
   const step = hands > 2 ? 18 : 22;
   const foot = top + 16 + hands * step + 34;
   const svg = el('svg', { width, height: foot + 4, viewBox: `0 0 ${width} ${foot + 4}`, 'aria-hidden': 'true' });
-  svg.append(el('path', { class: 'rb-tape', d: pinked(width, top, foot) }), el('path', { class: 'rb-edge', d: `M0 ${top}H${width - 10}M0 ${foot}H${width - 10}` }));
+  svg.append(
+    el('path', { class: 'rb-tape', d: pinked(width, top, foot) }),
+    el('path', { class: 'rb-edge', d: `M0 ${top}H${width - 10}M0 ${foot}H${width - 10}` }),
+  );
   ticks(ribbon, s, top, svg);
   ribbon.rows.forEach((row, k) => {
     const y = top + 17 + k * step;
@@ -139,15 +149,20 @@ function flags(ribbon, s, svg, top, foot, was, width) {
     if (ribbon.sure !== null && s.x(ribbon.sure) - ready > 10) {
       const nine = s.x(ribbon.sure);
       svg.append(el('path', { class: 'rb-pole nine', d: `M${nine} ${top + 46}V${foot}` }));
-      const side = nine + 62 > width - 12 ? { x: nine - 6, 'text-anchor': 'end' } : { x: nine + 6 };
-      svg.append(el('text', { class: 'rb-flag', ...side, y: foot - 20 }, '9 of 10'), el('text', { class: 'rb-flag b', ...side, y: foot - 4 }, ribbon.sureText));
+      const beside = nine + 62 > width - 12 ? { x: nine - 6, 'text-anchor': 'end' } : { x: nine + 6 };
+      svg.append(
+        el('text', { class: 'rb-flag', ...beside, y: foot - 20 }, '9 of 10'),
+        el('text', { class: 'rb-flag b', ...beside, y: foot - 4 }, ribbon.sureText),
+      );
     }
   }
   const call = s.x(ribbon.call);
   const left = callFlag(ribbon, s, width);
-  svg.append(el('path', { class: 'rb-pole call', d: `M${call} 2V${foot}` }),
+  svg.append(
+    el('path', { class: 'rb-pole call', d: `M${call} 2V${foot}` }),
     el('path', { class: 'rb-callflag', d: `M${left} 2h${FLAG}l-7 9.5l7 9.5h${-FLAG}z` }),
-    el('text', { class: 'rb-calltext', x: left + 9, y: 17 }, `call ${ribbon.callText}`));
+    el('text', { class: 'rb-calltext', x: left + 9, y: 17 }, `call ${ribbon.callText}`),
+  );
 }
 
 /** Draws a narrow strip: no names, no words. */
@@ -174,10 +189,15 @@ export function drawMini(place, ribbon, options = {}) {
     const y = top + (options.names ? 22 : 6) + k * step;
     if (options.names) svg.append(el('text', { class: 'rb-hour big', x: 8, y: y + step - 5 }, row.name));
     for (const b of row.blocks) {
-      svg.append(el('rect', {
-        class: `rb-block h${k}${options.now !== undefined && b.to <= options.now ? ' past' : ''}`,
-        x: s.x(b.from), y, width: Math.max(1, (b.to - b.from) * s.perMinute - 1), height: Math.max(4, step - 3),
-      }));
+      svg.append(
+        el('rect', {
+          class: `rb-block h${k}${options.now !== undefined && b.to <= options.now ? ' past' : ''}`,
+          x: s.x(b.from),
+          y,
+          width: Math.max(1, (b.to - b.from) * s.perMinute - 1),
+          height: Math.max(4, step - 3),
+        }),
+      );
     }
   });
   for (const rest of ribbon.rests) cup(s.x((rest.from + rest.to) / 2), height / 2 - 2, svg);

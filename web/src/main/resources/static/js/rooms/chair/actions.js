@@ -3,7 +3,12 @@ import { madeSmall } from '../../parts/picture.js';
 import { choose, prompt } from './ask.js';
 import { part } from './page.js';
 
-const AWAY = [['5 min', 300], ['10 min', 600], ['20 min', 1200], ['40 min', 2400]];
+const AWAY = [
+  ['5 min', 300],
+  ['10 min', 600],
+  ['20 min', 1200],
+  ['40 min', 2400],
+];
 const REASONS = ['no time', 'not seen by the camera', 'ran out', 'skin says no', 'not needed'];
 
 export class Actions {
@@ -62,7 +67,12 @@ export class Actions {
   }
 
   async leaveOut(step) {
-    const text = await choose('Leave out', step.title, REASONS.map((r) => [r, r]), 'Or why, in a word');
+    const text = await choose(
+      'Leave out',
+      step.title,
+      REASONS.map((r) => [r, r]),
+      'Or why, in a word',
+    );
     if (text) this.send({ type: 'SKIP', step: step.step, text });
   }
 
@@ -80,7 +90,11 @@ export class Actions {
   }
 
   async away() {
-    const seconds = await choose('Away for how long?', '', AWAY.map(([words, s]) => [words, s]));
+    const seconds = await choose(
+      'Away for how long?',
+      '',
+      AWAY.map(([words, s]) => [words, s]),
+    );
     if (seconds) this.send({ type: 'AWAY', seconds });
   }
 
@@ -88,7 +102,12 @@ export class Actions {
   async trouble() {
     const found = await this.line.list('troubles');
     const rows = found.map((t) => [t.says, t, t.how]);
-    rows.push(['A product is missing', 'swap', 'another school for what has not begun'], ['Skin reacts', 'skin', 'stop; what to do now'], ['The performer is called away', 'away', 'everything waits'], ['The performer is unwell', 'off', 'off the face fast']);
+    rows.push(
+      ['A product is missing', 'swap', 'another school for what has not begun'],
+      ['Skin reacts', 'skin', 'stop; what to do now'],
+      ['The performer is called away', 'away', 'everything waits'],
+      ['The performer is unwell', 'off', 'off the face fast'],
+    );
     const what = await choose('What went wrong?', '', rows);
     if (!what) return;
     if (what === 'swap') this.swap();
@@ -100,7 +119,14 @@ export class Actions {
 
   /** Reports what went wrong at the one place where it can have, or at the one that is chosen. */
   async troubleAt(what, ask, hint) {
-    const place = what.places.length === 1 ? what.places[0] : await choose(ask, hint, what.places.map((p) => [p.where || p.title, p, p.title]));
+    const place =
+      what.places.length === 1
+        ? what.places[0]
+        : await choose(
+            ask,
+            hint,
+            what.places.map((p) => [p.where || p.title, p, p.title]),
+          );
     if (place) this.send({ type: 'TROUBLE', step: place.step, repair: what.id });
   }
 
@@ -116,9 +142,17 @@ export class Actions {
       this.screen.say('Nothing that has not begun could be done another way.');
       return;
     }
-    const entry = await choose('Instead of what?', 'Only what has not begun', found.map((f) => [f.title, f, f.where]));
+    const entry = await choose(
+      'Instead of what?',
+      'Only what has not begun',
+      found.map((f) => [f.title, f, f.where]),
+    );
     if (!entry) return;
-    const school = await choose('Do it how?', entry.title, entry.schools.map((x) => [x.name, x, `${x.minutes}${x.verdict ? `; ${x.verdict}` : ''}`]));
+    const school = await choose(
+      'Do it how?',
+      entry.title,
+      entry.schools.map((x) => [x.name, x, `${x.minutes}${x.verdict ? `; ${x.verdict}` : ''}`]),
+    );
     if (school) this.send({ type: 'SCHOOL', entry: entry.entry, technique: school.id });
   }
 
@@ -128,12 +162,18 @@ export class Actions {
       this.screen.say('Nothing is done yet.');
       return;
     }
-    const place = await choose('Do what once more?', '', found.map((p) => [p.title, p, p.where]));
+    const place = await choose(
+      'Do what once more?',
+      '',
+      found.map((p) => [p.title, p, p.where]),
+    );
     if (place) this.send({ type: 'REDO', step: place.step });
   }
 
   async crew() {
-    const rows = this.view.hands.filter((x) => x.name && this.view.hands.filter((y) => y.name).length > 1).map((x) => [`${x.name} leaves`, { leave: x.name }, 'what they are at is put down']);
+    const rows = this.view.hands
+      .filter((x) => x.name && this.view.hands.filter((y) => y.name).length > 1)
+      .map((x) => [`${x.name} leaves`, { leave: x.name }, 'what they are at is put down']);
     rows.push(['Somebody joins', { join: 'ASSISTANT' }, 'as an assistant'], ['A lead joins', { join: 'LEAD' }, 'may do what only a lead does']);
     const h = this.state.hands();
     if (document.body.dataset.rehearsal && h.driver === this.state.device) rows.push([`Let Kemdro play ${h.label}`, { play: true }, 'in this rehearsal']);
@@ -148,7 +188,11 @@ export class Actions {
   }
 
   async note() {
-    const what = await choose('For the book', '', [['A note', 'note'], ['An amount used', 'used', 'of what, and how much'], ['A picture', 'picture', 'from this device’s camera or files']]);
+    const what = await choose('For the book', '', [
+      ['A note', 'note'],
+      ['An amount used', 'used', 'of what, and how much'],
+      ['A picture', 'picture', 'from this device’s camera or files'],
+    ]);
     if (what === 'note') {
       const text = await prompt('Note for the book', 'What should be known next time', '');
       if (text) this.send({ type: 'NOTE', text });
@@ -199,7 +243,10 @@ export class Actions {
 
   /** A press that goes against a film or the order is meant only if that is said. */
   async askBack(press, question) {
-    const meant = await choose(question, 'The clock says so; your eye decides.', [['Begin all the same', true, 'you have looked'], ['Wait', false]]);
+    const meant = await choose(question, 'The clock says so; your eye decides.', [
+      ['Begin all the same', true, 'you have looked'],
+      ['Wait', false],
+    ]);
     if (meant) this.send({ ...press, id: crypto.randomUUID(), sure: true });
   }
 }

@@ -12,18 +12,30 @@ export function choose(title, about, rows, label) {
   part('askinput').value = '';
   dialog.querySelector('button[value=ok]').hidden = !label;
   return new Promise((done) => {
-    const close = (value) => { dialog.close(); dialog.onkeydown = null; done(value); };
-    part('choices').replaceChildren(...rows.map(([words, value, small], k) => {
-      const button = html('button', { type: 'button' }, html('u', {}, String(k + 1)), html('b', {}, words), small ? html('small', {}, small) : null);
-      button.addEventListener('click', () => close(value));
-      return button;
-    }));
+    const close = (value) => {
+      dialog.close();
+      dialog.onkeydown = null;
+      done(value);
+    };
+    part('choices').replaceChildren(
+      ...rows.map(([words, value, small], k) => {
+        const button = html('button', { type: 'button' }, html('u', {}, String(k + 1)), html('b', {}, words), small ? html('small', {}, small) : null);
+        button.addEventListener('click', () => close(value));
+        return button;
+      }),
+    );
     dialog.onkeydown = (e) => {
       if (e.target.closest('input')) return;
       const row = rows[Number(e.key) - 1];
-      if (row) { e.preventDefault(); close(row[1]); }
+      if (row) {
+        e.preventDefault();
+        close(row[1]);
+      }
     };
-    dialog.oncancel = () => { dialog.onkeydown = null; done(null); };
+    dialog.oncancel = () => {
+      dialog.onkeydown = null;
+      done(null);
+    };
     dialog.querySelector('form').onsubmit = (e) => {
       e.preventDefault();
       close(e.submitter?.value === 'ok' || !e.submitter ? part('askinput').value.trim() || null : null);

@@ -27,15 +27,27 @@ class Chair {
     this.book = document.body.dataset.book;
     this.state = new State(JSON.parse(document.querySelector('#chair-data').textContent), deviceName(), sessionStorage.getItem('hands'));
     this.line = new Line(document.body.dataset.chair, {
-      answer: (said) => { this.take(said.view); this.say(said.said); this.draw(); },
+      answer: (said) => {
+        this.take(said.view);
+        this.say(said.said);
+        this.draw();
+      },
       refused: (press, said) => {
         if (said.ask) this.actions.askBack(press, said.wrong);
         else this.say(said.wrong ?? 'That was refused.');
         this.draw();
       },
-      kept: (press) => { this.state.suppose(press); this.draw(); },
-      aside: (why) => { this.say(`Left aside: ${why}`); this.draw(); },
-      pedal: (hands) => { if (hands === this.state.mine && this.state.hands().driver === this.state.device) this.actions.main().act?.(); },
+      kept: (press) => {
+        this.state.suppose(press);
+        this.draw();
+      },
+      aside: (why) => {
+        this.say(`Left aside: ${why}`);
+        this.draw();
+      },
+      pedal: (hands) => {
+        if (hands === this.state.mine && this.state.hands().driver === this.state.device) this.actions.main().act?.();
+      },
       lost: (is) => this.lost(is),
     });
     this.actions = new Actions(this.state, this.line, this);
@@ -56,7 +68,9 @@ class Chair {
   start() {
     document.addEventListener('keydown', (e) => this.key(e));
     part('retry').addEventListener('click', () => this.line.refresh());
-    document.addEventListener('visibilitychange', () => { if (!document.hidden) this.awake(); });
+    document.addEventListener('visibilitychange', () => {
+      if (!document.hidden) this.awake();
+    });
     this.draw();
     this.line.listen();
     setInterval(() => this.tick(), 500);
@@ -79,7 +93,9 @@ class Chair {
     if (!text) return;
     part('said').textContent = text;
     clearTimeout(this.silence);
-    this.silence = setTimeout(() => { part('said').textContent = ''; }, 14000);
+    this.silence = setTimeout(() => {
+      part('said').textContent = '';
+    }, 14000);
   }
 
   /** When the call is in danger, what still helps is looked for; not at every press, and never in the way of one. */
@@ -225,8 +241,20 @@ class Chair {
 export function mountChair() {
   const chair = new Chair();
   chair.start();
-  part('picture').addEventListener('change', (e) => { if (e.target.files[0]) chair.actions.picture(e.target.files[0]); e.target.value = ''; });
+  part('picture').addEventListener('change', (e) => {
+    if (e.target.files[0]) chair.actions.picture(e.target.files[0]);
+    e.target.value = '';
+  });
   for (const b of part('rehearsal').querySelectorAll('button')) {
-    b.addEventListener('click', () => chair.line.post(`pace?minutes=${b.value}`).then((a) => a.json()).then((a) => { chair.take(a.view); chair.draw(); }).catch(() => chair.lost(true)));
+    b.addEventListener('click', () =>
+      chair.line
+        .post(`pace?minutes=${b.value}`)
+        .then((a) => a.json())
+        .then((a) => {
+          chair.take(a.view);
+          chair.draw();
+        })
+        .catch(() => chair.lost(true)),
+    );
   }
 }

@@ -13,11 +13,30 @@ export function clockBlocks(state, send) {
   const dry = state.view.clocks.filter((c) => isDry(c) && !look.includes(c));
   const blocks = [...look, ...open].slice(0, 5).map((c, k) => clockBlock(c, k === 0, state, send));
   if (dry.length) {
-    const where = dry.slice(0, 3).map((c) => c.where).join('; ');
-    blocks.push(html('div', { class: 'c-clock dry' }, html('p', { class: 'z' }, where + (dry.length > 3 ? ` and ${dry.length - 3} more` : '')), html('p', { class: 'w' }, 'dry'), html('p', { class: 'l' }, 'free to touch')));
+    const where = dry
+      .slice(0, 3)
+      .map((c) => c.where)
+      .join('; ');
+    blocks.push(
+      html(
+        'div',
+        { class: 'c-clock dry' },
+        html('p', { class: 'z' }, where + (dry.length > 3 ? ` and ${dry.length - 3} more` : '')),
+        html('p', { class: 'w' }, 'dry'),
+        html('p', { class: 'l' }, 'free to touch'),
+      ),
+    );
   }
   if (state.view.rest && !state.view.onBreak) {
-    blocks.push(html('div', { class: 'c-clock dry' }, html('p', { class: 'z' }, 'break'), html('p', { class: 'w' }, state.view.rest.hour), html('p', { class: 'l' }, 'drink, stretch')));
+    blocks.push(
+      html(
+        'div',
+        { class: 'c-clock dry' },
+        html('p', { class: 'z' }, 'break'),
+        html('p', { class: 'w' }, state.view.rest.hour),
+        html('p', { class: 'l' }, 'drink, stretch'),
+      ),
+    );
   }
   if (!blocks.length) blocks.push(html('p', { class: 'c-empty' }, 'Nothing is drying.'));
   blocks.push(html('p', { class: 'c-room' }, `counted for ${state.view.room}`));
@@ -25,13 +44,21 @@ export function clockBlocks(state, send) {
 }
 
 function clockBlock(c, asks, state, send) {
-  const block = html('div', { class: `c-clock ${c.state}`, 'data-step': c.step },
-    html('p', { class: 'z' }, `${c.where}`), html('p', { class: 'w' }), html('p', { class: 'n' }));
+  const block = html(
+    'div',
+    { class: `c-clock ${c.state}`, 'data-step': c.step },
+    html('p', { class: 'z' }, `${c.where}`),
+    html('p', { class: 'w' }),
+    html('p', { class: 'n' }),
+  );
   block.append(threadOf(c));
   block.append(html('p', { class: 'l' }, `${c.material}: `, html('b', {}, c.look || 'dry to the touch')));
   if (asks && !state.view.ended) {
     const ask = html('div', { class: 'ask' });
-    const presses = [['C', 'clear', 'CLEAR'], ['N', 'not yet', 'NOT_YET']];
+    const presses = [
+      ['C', 'clear', 'CLEAR'],
+      ['N', 'not yet', 'NOT_YET'],
+    ];
     if (c.dryer && c.state !== 'dry') presses.push(['D', c.blown ? 'dryer off' : 'dryer on', 'DRYER']);
     for (const [key, label, type] of presses) {
       const button = html('button', { type: 'button' }, html('u', {}, key), label);
@@ -59,7 +86,15 @@ function threadOf(c) {
     if (c.closes) piece('cs-closing', closing, c.closes);
   }
   piece('cs-dry', end, c.laid + span);
-  svg.append(el('g', { 'data-needle': '1' }, el('rect', { class: 'cs-past', x: 0, y: 8, width: 0, height: 13 }), el('path', { class: 'cs-needle', d: 'M0 2V22' }), el('path', { class: 'cs-head', d: 'M-7 0h14l-7 8z' })));
+  svg.append(
+    el(
+      'g',
+      { 'data-needle': '1' },
+      el('rect', { class: 'cs-past', x: 0, y: 8, width: 0, height: 13 }),
+      el('path', { class: 'cs-needle', d: 'M0 2V22' }),
+      el('path', { class: 'cs-head', d: 'M-7 0h14l-7 8z' }),
+    ),
+  );
   svg.place = x;
   return svg;
 }

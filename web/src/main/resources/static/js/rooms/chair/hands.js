@@ -6,13 +6,42 @@ import { clockText, countdown } from './page.js';
 export function handsBlock(h, state, drive) {
   const mine = h.name === state.mine;
   const step = h.running ?? h.upcoming;
-  const says = state.view.onBreak ? (state.view.pauseWhy === 'break' ? 'break' : 'waits') : h.running ? 'now' : h.helps ? 'helps' : step ? (state.isLater(step) ? `waits until ${clockText(step.from)}` : 'ready to begin') : 'has nothing left';
-  const who = html('button', { type: 'button', class: 'c-who', 'aria-pressed': String(mine), 'aria-label': `${h.label}, ${says}${mine && state.drivenHere(h) ? '' : '. Press to drive these hands here'}` },
-    html('b', {}, h.label), html('span', {}, says), step?.performer && h.running ? html('em', {}, `${step.performer}`) : null, state.drivenHere(h) ? (mine ? null : html('i', {}, 'show')) : html('i', {}, 'drive'));
+  const says = state.view.onBreak
+    ? state.view.pauseWhy === 'break'
+      ? 'break'
+      : 'waits'
+    : h.running
+      ? 'now'
+      : h.helps
+        ? 'helps'
+        : step
+          ? state.isLater(step)
+            ? `waits until ${clockText(step.from)}`
+            : 'ready to begin'
+          : 'has nothing left';
+  const who = html(
+    'button',
+    {
+      type: 'button',
+      class: 'c-who',
+      'aria-pressed': String(mine),
+      'aria-label': `${h.label}, ${says}${mine && state.drivenHere(h) ? '' : '. Press to drive these hands here'}`,
+    },
+    html('b', {}, h.label),
+    html('span', {}, says),
+    step?.performer && h.running ? html('em', {}, `${step.performer}`) : null,
+    state.drivenHere(h) ? (mine ? null : html('i', {}, 'show')) : html('i', {}, 'drive'),
+  );
   who.addEventListener('click', () => drive(h.name));
   const block = html('div', { class: `c-hand${mine ? ' mine' : ''}${h.running ? '' : ' waiting'}` }, who);
   if (state.view.onBreak) {
-    block.append(html('p', { class: 'step' }, mine ? `${{ break: 'Break', away: 'Away', reaction: 'Stopped' }[state.view.pauseWhy] ?? 'Break'}, until ${clockText(state.view.breakUntil)}` : '—'));
+    block.append(
+      html(
+        'p',
+        { class: 'step' },
+        mine ? `${{ break: 'Break', away: 'Away', reaction: 'Stopped' }[state.view.pauseWhy] ?? 'Break'}, until ${clockText(state.view.breakUntil)}` : '—',
+      ),
+    );
   } else if (h.helps && !h.running) {
     block.append(html('h2', { class: 'step' }, h.helps));
     if (step) block.append(html('p', { class: 'c-next' }, 'next ', html('b', {}, step.title), `, ${clockText(step.from)}`));
@@ -23,11 +52,13 @@ export function handsBlock(h, state, drive) {
     if (step.look && !state.waitsLong(h)) block.append(html('p', { class: 'c-test' }, 'Look for ', html('b', {}, step.look)));
     if (mine) step.cautions.slice(0, 1).forEach((c) => block.append(html('p', { class: 'c-caution' }, c)));
     const count = state.countFor(h, step);
-    if (count) block.append(html('div', { class: `c-left ${count.kind}`, 'data-until': count.until, 'data-kind': count.kind }, html('b', {}), html('span', {})));
+    if (count)
+      block.append(html('div', { class: `c-left ${count.kind}`, 'data-until': count.until, 'data-kind': count.kind }, html('b', {}), html('span', {})));
   } else {
     block.append(html('p', { class: 'step' }, state.view.allDone ? 'All is done' : 'Rest, or help'));
   }
-  if (h.next && !state.view.onBreak && !(h.helps && !h.running)) block.append(html('p', { class: 'c-next' }, 'next ', html('b', {}, h.next.title), `, ${h.next.hour}`));
+  if (h.next && !state.view.onBreak && !(h.helps && !h.running))
+    block.append(html('p', { class: 'c-next' }, 'next ', html('b', {}, h.next.title), `, ${h.next.hour}`));
   return block;
 }
 
@@ -43,8 +74,15 @@ export function tickHands(now) {
       left.querySelector('span').textContent = 'the work is finished: press Space';
       continue;
     }
-    left.querySelector('span').textContent = kind === 'wait' ? 'then look, and begin' : kind === 'closing'
-      ? rest < 0 ? 'the window has closed: lay it again, or test and go on' : 'before it closes; later it is laid again'
-      : rest < 0 ? 'over its time; A adds two minutes' : `planned until ${clockText(Number(left.dataset.until))}`;
+    left.querySelector('span').textContent =
+      kind === 'wait'
+        ? 'then look, and begin'
+        : kind === 'closing'
+          ? rest < 0
+            ? 'the window has closed: lay it again, or test and go on'
+            : 'before it closes; later it is laid again'
+          : rest < 0
+            ? 'over its time; A adds two minutes'
+            : `planned until ${clockText(Number(left.dataset.until))}`;
   }
 }

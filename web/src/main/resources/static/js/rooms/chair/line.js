@@ -25,7 +25,9 @@ export class Line {
       this.on.answer(JSON.parse(e.data));
     });
     line.addEventListener('pedal', (e) => this.on.pedal(JSON.parse(e.data)));
-    line.onopen = () => { if (this.kept.count) this.deliver(); };
+    line.onopen = () => {
+      if (this.kept.count) this.deliver();
+    };
     line.onerror = () => this.on.lost(true);
   }
 
@@ -111,6 +113,8 @@ export class Line {
 
   /** What the server lists there; nothing where it cannot be asked. */
   list(path) {
-    return fetch(`${this.base}/${path}`).then((a) => (a.ok ? a.json() : [])).catch(() => []);
+    return fetch(`${this.base}/${path}`)
+      .then((a) => (a.ok ? a.json() : []))
+      .catch(() => []);
   }
 }

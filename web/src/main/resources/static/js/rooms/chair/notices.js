@@ -4,9 +4,37 @@ import { html } from '../../parts/html.js';
 /** What everybody must know first: a reaction, hands that are missing, the call in danger, minutes to spare. */
 export function notice({ state, helps, base, book, send, pull }) {
   const v = state.view;
-  if (v.ended) return [html('div', { class: 'c-notice' }, html('h2', {}, 'The day in the chair is over.'), html('p', {}, 'Planning the removal is part of the work: ', html('a', { href: `${base}/off` }, 'how it comes off'), '. ', html('a', { href: book }, 'The book'), ' keeps what happened.'))];
+  if (v.ended)
+    return [
+      html(
+        'div',
+        { class: 'c-notice' },
+        html('h2', {}, 'The day in the chair is over.'),
+        html(
+          'p',
+          {},
+          'Planning the removal is part of the work: ',
+          html('a', { href: `${base}/off` }, 'how it comes off'),
+          '. ',
+          html('a', { href: book }, 'The book'),
+          ' keeps what happened.',
+        ),
+      ),
+    ];
   if (v.onBreak && v.pauseWhy === 'reaction') {
-    return [html('div', { class: 'c-notice stop', role: 'alert' }, html('h2', {}, 'Stop. Skin reacts.'), html('p', {}, 'Lay nothing more. Take off what lies there with its own remover, rinse, cool. Swelling of lips, eyes or throat, or trouble breathing: call emergency services at once. Go on only when somebody responsible has looked.'), html('p', {}, html('a', { href: `${base}/off` }, 'How it comes off fast')))];
+    return [
+      html(
+        'div',
+        { class: 'c-notice stop', role: 'alert' },
+        html('h2', {}, 'Stop. Skin reacts.'),
+        html(
+          'p',
+          {},
+          'Lay nothing more. Take off what lies there with its own remover, rinse, cool. Swelling of lips, eyes or throat, or trouble breathing: call emergency services at once. Go on only when somebody responsible has looked.',
+        ),
+        html('p', {}, html('a', { href: `${base}/off` }, 'How it comes off fast')),
+      ),
+    ];
   }
   const missed = state.missed();
   if (missed) return [windowClosed(missed, send)];
@@ -21,7 +49,13 @@ function windowClosed(c, send) {
   again.addEventListener('click', () => send({ type: 'REDO', step: c.step }));
   const on = html('button', { type: 'button', class: 'c-lever' }, html('b', {}, 'Test and go on'), html('span', {}, c.wantedTitle));
   on.addEventListener('click', () => send({ type: 'START', step: c.wanted, sure: true }));
-  return html('div', { class: 'c-notice stop closed', role: 'alert' }, html('h2', {}, 'The window has closed'), html('p', {}, `${c.material}, ${c.where}, no longer grabs by the clock.`), html('div', { class: 'c-levers' }, again, on));
+  return html(
+    'div',
+    { class: 'c-notice stop closed', role: 'alert' },
+    html('h2', {}, 'The window has closed'),
+    html('p', {}, `${c.material}, ${c.where}, no longer grabs by the clock.`),
+    html('div', { class: 'c-levers' }, again, on),
+  );
 }
 
 /** Two measures as one: by their numbers where both stand above it. */
@@ -34,15 +68,31 @@ function names(both, helps) {
 
 function levers(state, helps, pull) {
   const list = helps.levers.map((l, k) => {
-    const button = html('button', { type: 'button', class: 'c-lever' }, html('u', {}, String(k + 1)), html('b', {}, l.saves), html('span', {}, l.says, html('small', {}, [l.costs, l.risk].filter(Boolean).join('; '))));
+    const button = html(
+      'button',
+      { type: 'button', class: 'c-lever' },
+      html('u', {}, String(k + 1)),
+      html('b', {}, l.saves),
+      html('span', {}, l.says, html('small', {}, [l.costs, l.risk].filter(Boolean).join('; '))),
+    );
     button.addEventListener('click', () => pull(l));
     return button;
   });
   const both = helps.together;
   if (both) {
-    const button = html('button', { type: 'button', class: 'c-lever both' }, html('u', {}, 'Enter'), html('span', {}, `${names(both, helps)}: ready ${both.ready}`));
+    const button = html(
+      'button',
+      { type: 'button', class: 'c-lever both' },
+      html('u', {}, 'Enter'),
+      html('span', {}, `${names(both, helps)}: ready ${both.ready}`),
+    );
     button.addEventListener('click', () => pull(both));
     list.push(button);
   }
-  return html('div', { class: 'c-levers', role: 'group', 'aria-label': 'What still brings minutes back' }, html('h2', {}, `${state.view.inHandText}. These bring minutes back:`), ...list);
+  return html(
+    'div',
+    { class: 'c-levers', role: 'group', 'aria-label': 'What still brings minutes back' },
+    html('h2', {}, `${state.view.inHandText}. These bring minutes back:`),
+    ...list,
+  );
 }

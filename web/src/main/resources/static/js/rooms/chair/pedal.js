@@ -5,7 +5,10 @@ export function mountPedal() {
     tread.addEventListener('click', async () => {
       const header = document.querySelector('meta[name="csrf-header"]').content;
       const token = document.querySelector('meta[name="csrf-token"]').content;
-      const answer = await fetch(`${document.body.dataset.pedal}?hands=${encodeURIComponent(tread.dataset.hands)}`, { method: 'POST', headers: { [header]: token } }).catch(() => null);
+      const answer = await fetch(`${document.body.dataset.pedal}?hands=${encodeURIComponent(tread.dataset.hands)}`, {
+        method: 'POST',
+        headers: { [header]: token },
+      }).catch(() => null);
       said.textContent = answer?.ok ? `Sent for ${tread.dataset.hands}.` : 'The server does not answer.';
     });
   }

@@ -8,7 +8,6 @@ export function stateOf(c, now) {
   return { state: 'wet', until: c.tacky ?? c.clear, says: 'wet' };
 }
 
-
 const CLOSING = 6 * 60_000;
 const SOON = 20_000;
 const PERFORMER_SOON = 10 * 60_000;

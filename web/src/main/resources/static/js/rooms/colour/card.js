@@ -29,7 +29,9 @@ export function mountCard(form) {
   let step = 0;
   let grey = null;
 
-  const ask = () => { says.textContent = step < STEPS.length ? `Press ${STEPS[step][0]}.` : 'Both colours are picked. Keep the swatch, or press the grey again.'; };
+  const ask = () => {
+    says.textContent = step < STEPS.length ? `Press ${STEPS[step][0]}.` : 'Both colours are picked. Keep the swatch, or press the grey again.';
+  };
   const pick = (x, y) => {
     if (step >= STEPS.length) step = 0;
     const seen = around(context, Math.round(x), Math.round(y));
@@ -44,7 +46,13 @@ export function mountCard(form) {
       const is = mean > 0.4 ? 0.8 : 0.18;
       grey = seen.map((s) => is / s);
     } else {
-      form.elements[field].value = `#${seen.map((s, c) => coded(s * grey[c]).toString(16).padStart(2, '0')).join('')}`;
+      form.elements[field].value = `#${seen
+        .map((s, c) =>
+          coded(s * grey[c])
+            .toString(16)
+            .padStart(2, '0'),
+        )
+        .join('')}`;
     }
     step += 1;
     ask();

@@ -9,9 +9,17 @@ export function mountColour(root) {
   room.dataset.mounted = '1';
   for (const pick of room.querySelectorAll('[data-colour]')) {
     const field = pick.form.elements[pick.dataset.colour];
-    pick.addEventListener('input', () => { field.value = pick.value; });
+    pick.addEventListener('input', () => {
+      field.value = pick.value;
+    });
     // asked with nothing typed, the colour that is shown is the one that is meant
-    pick.form.addEventListener('submit', () => { if (!field.value.trim()) field.value = pick.value; }, true);
+    pick.form.addEventListener(
+      'submit',
+      () => {
+        if (!field.value.trim()) field.value = pick.value;
+      },
+      true,
+    );
   }
   const slide = room.querySelector('[data-face]');
   if (!slide) return;

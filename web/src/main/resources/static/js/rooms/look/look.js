@@ -40,7 +40,14 @@ function drawCut(place) {
   const height = Math.max(list.offsetHeight, 150);
   const inward = rows.length - 1;
   const wanted = rows.slice(0, inward).map(thickness);
-  const scale = Math.min(1, (height - BODY - 26) / Math.max(1, wanted.reduce((a, b) => a + b, 0)));
+  const scale = Math.min(
+    1,
+    (height - BODY - 26) /
+      Math.max(
+        1,
+        wanted.reduce((a, b) => a + b, 0),
+      ),
+  );
   const svg = el('svg', { width: left + 34, height, viewBox: `0 0 ${left + 34} ${height}`, 'aria-hidden': 'true' });
   const points = 46;
   const at = (p) => (p / points) * left;
@@ -48,9 +55,10 @@ function drawCut(place) {
   for (let k = inward; k >= 0; k--) {
     const row = rows[k];
     const thick = k === inward ? BODY : Math.max(5, wanted[k] * scale);
-    const upper = lower.map((base, p) => base + (k === inward
-      ? thick + Math.sin(p * 0.7) * 1.4
-      : row.form ? ridge(at(p), left, thick) : thick * (0.82 + 0.18 * Math.sin(p * 0.21 + k))));
+    const upper = lower.map(
+      (base, p) =>
+        base + (k === inward ? thick + Math.sin(p * 0.7) * 1.4 : row.form ? ridge(at(p), left, thick) : thick * (0.82 + 0.18 * Math.sin(p * 0.21 + k))),
+    );
     const line = (values) => values.map((v, p) => `${at(p).toFixed(1)} ${(height - v).toFixed(1)}`);
     const d = `M${line(upper).join('L')}L${line(lower).reverse().join('L')}Z`;
     svg.append(el('path', { class: `cu cu-${row.kind}`, d }), el('path', { class: 'cu-p', d, fill: `url(#m-${row.kind})` }));

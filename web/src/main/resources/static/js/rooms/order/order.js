@@ -4,24 +4,10 @@ import { go } from '../../parts/live.js';
 import { scale } from '../../parts/ribbon.js';
 import { dataIn, el, widthOf } from '../../parts/svg.js';
 import { drawStartBy } from './startby.js';
+import { wedge } from './wedge.js';
 
 const MOST_STITCHES = 26;
 const STRATUM = 2.6;
-
-function wedge(step, s, ground) {
-  const parts = [];
-  const end = step.settled;
-  const at = (m) => ground - 16 + (13 * (m - step.to)) / Math.max(0.1, end - step.to);
-  const piece = (cls, a, b) => parts.push(el('path', { class: cls, d: `M${s.x(a)} ${ground}V${at(a)}L${s.x(b)} ${at(b)}V${ground}Z` }));
-  const tacky = step.tacky ?? end;
-  piece('or-wet', step.to, Math.min(tacky, end));
-  if (tacky < end) {
-    const closing = step.closes === null ? end : Math.max(tacky, Math.min(end, step.closes - 2));
-    piece('or-tacky', tacky, closing);
-    if (closing < end) piece('or-closing', closing, end);
-  }
-  return parts;
-}
 
 class Order {
   constructor(place) {
@@ -38,14 +24,26 @@ class Order {
     const pitch = Math.max(33, Math.min(41, (window.innerHeight - 410) / rows.length));
     this.ground = new Map(rows.map((row, k) => [row, 30 + (k + 1) * pitch - 4]));
     const height = 30 + rows.length * pitch + 12;
-    const svg = el('svg', { width, height, viewBox: `0 0 ${width} ${height}`, tabindex: '0', role: 'group', 'aria-label': 'The order: time across, the body down the side. Arrow keys walk the steps.' });
+    const svg = el('svg', {
+      width,
+      height,
+      viewBox: `0 0 ${width} ${height}`,
+      tabindex: '0',
+      role: 'group',
+      'aria-label': 'The order: time across, the body down the side. Arrow keys walk the steps.',
+    });
     this.svg = svg;
     const right = width - 16;
-    for (const rest of this.ribbon.rests) svg.append(el('rect', { class: 'or-pause', x: this.s.x(rest.from), y: 0, width: (rest.to - rest.from) * this.s.perMinute, height: height - 8 }));
-    for (let m = -(this.ribbon.clock % 15); m < this.s.end; m += 15) if (m > 0) svg.append(el('path', { class: 'or-guide', d: `M${this.s.x(m)} 0V${height - 8}` }));
+    for (const rest of this.ribbon.rests)
+      svg.append(el('rect', { class: 'or-pause', x: this.s.x(rest.from), y: 0, width: (rest.to - rest.from) * this.s.perMinute, height: height - 8 }));
+    for (let m = -(this.ribbon.clock % 15); m < this.s.end; m += 15)
+      if (m > 0) svg.append(el('path', { class: 'or-guide', d: `M${this.s.x(m)} 0V${height - 8}` }));
     rows.forEach((row) => this.row(row, right, width));
     this.strata(right);
-    svg.append(el('path', { class: 'or-pole', d: `M${this.s.x(this.ribbon.ready)} 0V${height - 8}` }), el('path', { class: 'or-pole call', d: `M${this.s.x(this.ribbon.call)} 0V${height - 8}` }));
+    svg.append(
+      el('path', { class: 'or-pole', d: `M${this.s.x(this.ribbon.ready)} 0V${height - 8}` }),
+      el('path', { class: 'or-pole call', d: `M${this.s.x(this.ribbon.call)} 0V${height - 8}` }),
+    );
     const places = this.steps();
     this.stitch(places);
     this.labels();
@@ -194,7 +192,9 @@ class Order {
       });
     }
     for (const button of this.form.querySelectorAll('[data-hands]')) {
-      button.addEventListener('click', () => { this.form.elements.to.value = button.dataset.hands; });
+      button.addEventListener('click', () => {
+        this.form.elements.to.value = button.dataset.hands;
+      });
     }
     this.stopPicking = stop;
   }
@@ -209,7 +209,7 @@ class Order {
     const way = { ArrowRight: 1, ArrowLeft: -1, ArrowDown: 1, ArrowUp: -1 }[event.key];
     if (!way) return;
     event.preventDefault();
-    const from = this.picking ? this.walked ?? this.chosen : this.chosen;
+    const from = this.picking ? (this.walked ?? this.chosen) : this.chosen;
     const at = this.model.steps.findIndex((x) => x.id === from);
     const next = this.model.steps[Math.max(0, Math.min(this.model.steps.length - 1, at + way))];
     if (this.picking) this.point(next);
@@ -232,7 +232,14 @@ class Order {
     if (!step) return;
     const line = (text, cls) => Object.assign(document.createElement('p'), { textContent: text, className: cls ?? '' });
     const title = Object.assign(document.createElement('h3'), { textContent: `${step.number}. ${step.title}` });
-    const parts = [title, line(`${step.whose}, ${step.clock} to ${step.until}${step.dryer ? ', with the cool dryer' : ''}${step.implied ? '. Kemdro put it in because the look needs it' : ''}.`, 'small'), line(step.why)];
+    const parts = [
+      title,
+      line(
+        `${step.whose}, ${step.clock} to ${step.until}${step.dryer ? ', with the cool dryer' : ''}${step.implied ? '. Kemdro put it in because the look needs it' : ''}.`,
+        'small',
+      ),
+      line(step.why),
+    ];
     if (step.look) parts.push(line(`Look for: ${step.look}.`));
     if (step.performer) parts.push(line(`Performer: ${step.performer}.`));
     step.cautions.slice(0, 2).forEach((c) => parts.push(line(c, 'small')));
@@ -263,10 +270,11 @@ async function follow(place) {
   if (!answer?.ok || !place.isConnected) return;
   const state = await answer.json();
   if (state.looking) setTimeout(() => follow(place), 600);
-  else go(location.href).then(() => {
-    const says = document.querySelector('[data-search-says]');
-    if (says) says.textContent = state.says;
-  });
+  else
+    go(location.href).then(() => {
+      const says = document.querySelector('[data-search-says]');
+      if (says) says.textContent = state.says;
+    });
 }
 
 export function mountOrder(root) {

@@ -10,8 +10,14 @@ export function drawStartBy(place) {
   const svg = el('svg', { width, height, viewBox: `0 0 ${width} ${height}`, 'aria-hidden': 'true' });
   const line = points.map((p) => `${x(p.shift).toFixed(1)} ${y(p.ofHundred).toFixed(1)}`).join('L');
   svg.append(el('path', { class: 'sb-fill', d: `M${line}L${right} ${foot}L${left} ${foot}Z` }));
-  for (const [share, says] of [[90, '9 of 10'], [50, '1 of 2']]) {
-    svg.append(el('path', { class: 'sb-dot', d: `M${left} ${y(share)}H${right}` }), el('text', { class: 'sb-text', x: left - 6, y: y(share) + 4, 'text-anchor': 'end' }, says));
+  for (const [share, says] of [
+    [90, '9 of 10'],
+    [50, '1 of 2'],
+  ]) {
+    svg.append(
+      el('path', { class: 'sb-dot', d: `M${left} ${y(share)}H${right}` }),
+      el('text', { class: 'sb-text', x: left - 6, y: y(share) + 4, 'text-anchor': 'end' }, says),
+    );
   }
   svg.append(el('path', { class: 'sb-curve', d: `M${line}` }), el('path', { class: 'sb-axis', d: `M${left} ${foot}H${right}` }));
   for (const p of points) {
@@ -23,7 +29,10 @@ export function drawStartBy(place) {
   const sure = [...points].reverse().find((p) => p.ofHundred >= 90);
   if (sure) svg.append(el('circle', { class: 'sb-on', cx: x(sure.shift), cy: y(sure.ofHundred), r: 5 }));
   const now = points.find((p) => p.shift === 0);
-  svg.append(el('circle', { class: 'sb-now', cx: x(0), cy: y(now.ofHundred), r: 5 }), el('text', { class: 'sb-bold', x: x(0) + 9, y: Math.max(top + 22, y(now.ofHundred) - 7) }, `${now.hour} now`));
+  svg.append(
+    el('circle', { class: 'sb-now', cx: x(0), cy: y(now.ofHundred), r: 5 }),
+    el('text', { class: 'sb-bold', x: x(0) + 9, y: Math.max(top + 22, y(now.ofHundred) - 7) }, `${now.hour} now`),
+  );
   place.querySelector('svg')?.remove();
   place.append(svg);
 }

@@ -46,16 +46,20 @@ function tick() {
 export function mountStrike() {
   const base = document.body.dataset.strike;
   document.addEventListener('pointerdown', () => signals.allow());
-  document.addEventListener('keydown', (e) => {
-    if (e.target.closest('input, textarea, dialog[open]') || e.ctrlKey || e.metaKey || e.altKey) return;
-    signals.allow();
-    const which = e.key === ' ' ? '0' : /^[2-9]$/.test(e.key) ? String(Number(e.key) - 1) : null;
-    const button = which && document.querySelector(`[data-space="${which}"]`);
-    if (!button) return;
-    e.preventDefault();
-    e.stopPropagation();
-    button.click();
-  }, true);
+  document.addEventListener(
+    'keydown',
+    (e) => {
+      if (e.target.closest('input, textarea, dialog[open]') || e.ctrlKey || e.metaKey || e.altKey) return;
+      signals.allow();
+      const which = e.key === ' ' ? '0' : /^[2-9]$/.test(e.key) ? String(Number(e.key) - 1) : null;
+      const button = which && document.querySelector(`[data-space="${which}"]`);
+      if (!button) return;
+      e.preventDefault();
+      e.stopPropagation();
+      button.click();
+    },
+    true,
+  );
   const stream = new EventSource(`${base}/stream`);
   stream.addEventListener('now', (e) => {
     if (e.data) go(location.href);

@@ -1,0 +1,1 @@
+export default { printWidth: 160, singleQuote: true, overrides: [{ files: '*.css', options: { singleQuote: false, printWidth: 140 } }] };
