@@ -47,16 +47,12 @@ public class Forgetting {
 
     /** Jobs this person sits for. */
     public List<Job> jobsOf(Performer performer) {
-        return jobs.all().stream()
-                .filter(j -> j.performer().id() == performer.id())
-                .toList();
+        return jobs.satFor(performer.id());
     }
 
     /** Calls somebody otherwise; what is kept of past days stays theirs. */
     @Transactional
     public void rename(Performer performer, String other) {
-        archive.keepWhoSat(performer.id(), performer.name());
-        strikes.keepWhoSat(performer.id(), performer.name());
         performers.change(performer.id(), p -> p.callThem(other));
     }
 
@@ -70,7 +66,7 @@ public class Forgetting {
     @Transactional
     public void person(Performer performer) {
         String nobody = "Performer " + performer.id();
-        List<Run> sat = archive.satBy(performer.id(), performer.name());
+        List<Run> sat = archive.satBy(performer.id());
         forget(
                 performer,
                 p -> new Brief.Performer(
@@ -81,13 +77,13 @@ public class Forgetting {
 
     private void forget(Performer performer, UnaryOperator<Brief.Performer> as) {
         UnaryOperator<Brief.Performer> healthyAs = p -> healthy(as.apply(p));
-        List<Run> sat = archive.satBy(performer.id(), performer.name());
+        List<Run> sat = archive.satBy(performer.id());
         sat.forEach(r -> runs.refuseWhileRunning(r.jobId()));
         for (Run run : sat) {
             archive.forgetHealth(run, healthyAs);
             pictures.removeSkin(run);
         }
-        strikes.forgetHealth(performer.id(), performer.name(), healthyAs);
+        strikes.forgetHealth(performer.id(), healthyAs);
         for (Job job : jobsOf(performer)) {
             gate.forget(job.id());
             jobs.change(job.id(), j -> j.agreedTo(Set.of()));

@@ -11,6 +11,8 @@ interface JobRepository extends Repository<Job, Long> {
 
     List<Job> findAllBySetAsideIsNotNullOrderBySetAsideDesc();
 
+    List<Job> findAllByPerformerIdOrderByCallAt(long performerId);
+
     Job saveAndFlush(Job job);
 
     void delete(Job job);

@@ -4,7 +4,6 @@ import app.kemdro.web.records.performer.Performers;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.function.Consumer;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -41,9 +40,9 @@ public class Jobs {
         return repository.findAllBySetAsideIsNotNullOrderBySetAsideDesc();
     }
 
-    /** All jobs, on the shelf or beside it. */
-    public List<Job> all() {
-        return Stream.concat(byCall().stream(), setAside().stream()).toList();
+    /** Jobs this person sits for, on the shelf or beside it. */
+    public List<Job> satFor(long performer) {
+        return repository.findAllByPerformerIdOrderByCallAt(performer);
     }
 
     public boolean isEmpty() {

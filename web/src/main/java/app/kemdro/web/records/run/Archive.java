@@ -28,22 +28,8 @@ public class Archive {
     }
 
     /** Runs in which this person sat, whoever sits for their jobs now and whatever they were called then. */
-    public List<Run> satBy(long performer, String name) {
-        return rows.findAll().stream()
-                .filter(r -> r.performerId().map(id -> id == performer).orElseGet(() -> isCalled(r, name)))
-                .toList();
-    }
-
-    private boolean isCalled(Run run, String name) {
-        return snapshots.brief(run.brief()).performer().name().equalsIgnoreCase(name);
-    }
-
-    /** Writes down whose runs these are, before their name is changed. */
-    public void keepWhoSat(long performer, String name) {
-        satBy(performer, name).forEach(r -> {
-            r.satBy(performer);
-            rows.saveAndFlush(r);
-        });
+    public List<Run> satBy(long performer) {
+        return rows.findAllByPerformerIdOrderById(performer);
     }
 
     /**

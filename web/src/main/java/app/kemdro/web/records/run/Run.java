@@ -7,7 +7,6 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Lob;
 import java.time.Duration;
 import java.time.LocalDateTime;
-import java.util.Optional;
 import org.hibernate.annotations.DynamicUpdate;
 import org.jspecify.annotations.Nullable;
 
@@ -63,11 +62,6 @@ public class Run {
             throw new IllegalStateException("The run is not stored yet");
         }
         return id;
-    }
-
-    /** Who sat, where that is known by more than a name. */
-    Optional<Long> performerId() {
-        return Optional.ofNullable(performerId);
     }
 
     void satBy(long performer) {

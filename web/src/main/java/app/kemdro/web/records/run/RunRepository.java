@@ -7,7 +7,7 @@ import org.springframework.data.repository.Repository;
 interface RunRepository extends Repository<Run, Long> {
     List<Run> findTop30ByEndedAtIsNotNullAndPaceOrderByIdDesc(int pace);
 
-    List<Run> findAll();
+    List<Run> findAllByPerformerIdOrderById(long performerId);
 
     Optional<Run> findById(long id);
 

@@ -6,7 +6,6 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Lob;
 import java.time.LocalDateTime;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** One taking off, as it really went. */
@@ -51,11 +50,6 @@ public class StrikeRun {
             throw new IllegalStateException("The strike is not stored yet");
         }
         return id;
-    }
-
-    /** Who it is taken off, where that is known by more than a name. */
-    Optional<Long> performerId() {
-        return Optional.ofNullable(performerId);
     }
 
     void takenOff(long performer) {

@@ -9,7 +9,7 @@ interface StrikeRunRepository extends Repository<StrikeRun, Long> {
 
     List<StrikeRun> findAllByJobIdOrderByIdDesc(long jobId);
 
-    List<StrikeRun> findAll();
+    List<StrikeRun> findAllByPerformerId(long performerId);
 
     StrikeRun saveAndFlush(StrikeRun run);
 }

@@ -119,34 +119,16 @@ public class Strikes {
                                 && standing(s).undoing().over()));
     }
 
-    /** Says no longer who this person is that it was taken off, or what they react to. */
-    public void forgetHealth(long performer, String name, UnaryOperator<Brief.Performer> as) {
-        takenOff(performer, name).forEach(s -> {
-            Brief brief = snapshots.brief(s.brief());
-            s.forget(snapshots.write(brief.on(as.apply(brief.performer()))));
-            strikes.saveAndFlush(s);
-            made.invalidate(s.id());
-        });
-    }
-
-    /** Writes down who these were taken off, before their name is changed. */
-    public void keepWhoSat(long performer, String name) {
-        takenOff(performer, name).forEach(s -> {
-            s.takenOff(performer);
-            strikes.saveAndFlush(s);
-        });
-    }
-
-    /** Strikes that say themselves whom they were taken off; of others a run says it. */
-    private List<StrikeRun> takenOff(long performer, String name) {
-        return strikes.findAll().stream()
+    /** Says no longer who this person is that it was taken off, or what they react to; where a run says it, there. */
+    public void forgetHealth(long performer, UnaryOperator<Brief.Performer> as) {
+        strikes.findAllByPerformerId(performer).stream()
                 .filter(s -> !s.brief().isEmpty())
-                .filter(s -> s.performerId().map(id -> id == performer).orElseGet(() -> isCalled(s, name)))
-                .toList();
-    }
-
-    private boolean isCalled(StrikeRun strike, String name) {
-        return snapshots.brief(strike.brief()).performer().name().equalsIgnoreCase(name);
+                .forEach(s -> {
+                    Brief brief = snapshots.brief(s.brief());
+                    s.forget(snapshots.write(brief.on(as.apply(brief.performer()))));
+                    strikes.saveAndFlush(s);
+                    made.invalidate(s.id());
+                });
     }
 
     /**
