@@ -2,7 +2,6 @@ package app.kemdro.web.records.account;
 
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.userdetails.User;
 import org.springframework.security.core.userdetails.UserDetails;
@@ -50,36 +49,9 @@ public class Accounts implements UserDetailsService {
         return who.getAuthorities().stream().anyMatch(a -> ("ROLE_" + role).equals(a.getAuthority()));
     }
 
-    /** Whether somebody who signs in with this name is who is called so: by that name, or as people call them. */
-    public boolean isCalled(String account, String name) {
-        return account.equalsIgnoreCase(name)
-                || repository
-                        .findByName(account)
-                        .map(a -> a.getDisplayName().equalsIgnoreCase(name) || isFirstNameOfOne(a, name))
-                        .orElse(false);
-    }
-
-    /** Whoever of the house is called so. */
-    public Optional<Account> called(String name) {
-        return all().stream().filter(a -> isCalled(a.getName(), name)).findFirst();
-    }
-
-    /** The full name of whoever of the house is called so; the name itself where nobody is. */
-    public String fullName(String name) {
-        return called(name).map(Account::getDisplayName).orElse(name);
-    }
-
-    /** Whether somebody is meant by their first name, and nobody else of the house has it. */
-    private boolean isFirstNameOfOne(Account account, String name) {
-        return isFirstName(account, name)
-                && repository.findAllByOrderByName().stream()
-                                .filter(a -> isFirstName(a, name))
-                                .count()
-                        == 1;
-    }
-
-    private static boolean isFirstName(Account account, String name) {
-        return account.getDisplayName().split(" ")[0].equalsIgnoreCase(name.strip());
+    /** Who is called how, as it is now. */
+    public Called called() {
+        return new Called(all());
     }
 
     /** Whether anybody signs in under this name. */
@@ -116,9 +88,9 @@ public class Accounts implements UserDetailsService {
         if (repository.findByName(key).isPresent()) {
             throw new IllegalArgumentException("Somebody already signs in as " + key + "; choose another name.");
         }
-        if (all().stream()
-                .anyMatch(a -> isCalled(a.getName(), displayName.strip())
-                        || a.getDisplayName().equalsIgnoreCase(key))) {
+        Called house = called();
+        if (house.who(displayName.strip()).isPresent()
+                || all().stream().anyMatch(a -> a.getDisplayName().equalsIgnoreCase(key))) {
             throw new IllegalArgumentException("Somebody is already called " + displayName.strip()
                     + "; jobs go by that name, so give this one another.");
         }

@@ -1,5 +1,6 @@
 package app.kemdro.web.records.job;
 
+import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.repository.Repository;
@@ -10,6 +11,8 @@ interface JobRepository extends Repository<Job, Long> {
     List<Job> findAllBySetAsideIsNullOrderByCallAt();
 
     List<Job> findAllBySetAsideIsNotNullOrderBySetAsideDesc();
+
+    List<Job> findAllBySetAsideBefore(LocalDateTime then);
 
     List<Job> findAllByPerformerIdOrderByCallAt(long performerId);
 

@@ -83,10 +83,6 @@ public class Jobs {
     /** Lets go of what has been set aside for longer than it is kept. */
     @Transactional
     public void letGo(LocalDateTime now) {
-        setAside().stream()
-                .filter(j -> j.setAside()
-                        .map(at -> at.plusDays(DAYS_ASIDE).isBefore(now))
-                        .orElse(false))
-                .forEach(repository::delete);
+        repository.findAllBySetAsideBefore(now.minusDays(DAYS_ASIDE)).forEach(repository::delete);
     }
 }

@@ -76,7 +76,7 @@ public class OwnPace {
     }
 
     private String person(String name, Map<String, String> people) {
-        return people.computeIfAbsent(name, accounts::fullName);
+        return people.computeIfAbsent(name, n -> accounts.called().fullName(n));
     }
 
     /** What they did in a run; steps that were given more time or came in on the way are left out. */

@@ -5,7 +5,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -53,13 +55,26 @@ public class KeptRecipes {
 
     /** The paint of a kept mix; empty where one of its paints is no longer in the house. */
     public Optional<Paint> paint(KeptRecipe recipe) {
+        return paint(recipe, house(List.of(recipe)));
+    }
+
+    /** The paints of the house that these need, by name. */
+    private Map<String, Swatch> house(List<KeptRecipe> all) {
+        Set<String> names = all.stream()
+                .flatMap(r -> r.parts().stream())
+                .map(KeptRecipe.Part::paint)
+                .collect(Collectors.toSet());
+        return names.isEmpty() ? Map.of() : swatches.named(names);
+    }
+
+    private Optional<Paint> paint(KeptRecipe recipe, Map<String, Swatch> house) {
         List<Paint.Share> shares = new ArrayList<>();
         for (KeptRecipe.Part part : recipe.parts()) {
-            Optional<Swatch> swatch = swatches.named(part.paint());
-            if (swatch.isEmpty()) {
+            Swatch swatch = house.get(part.paint());
+            if (swatch == null) {
                 return Optional.empty();
             }
-            shares.add(new Paint.Share(swatches.paint(swatch.get()), part.parts()));
+            shares.add(new Paint.Share(swatches.paint(swatch), part.parts()));
         }
         return shares.isEmpty() ? Optional.empty() : Optional.of(Paint.mix(shares));
     }
@@ -67,9 +82,10 @@ public class KeptRecipes {
     /** What each entry of a job's look is painted with, where a mix was kept for it. */
     public Function<String, Optional<Paint>> byEntry(long job) {
         List<KeptRecipe> all = of(job);
+        Map<String, Swatch> house = house(all);
         return entry -> all.stream()
                 .filter(r -> !r.entry().isEmpty() && r.entry().equals(entry))
                 .findFirst()
-                .flatMap(this::paint);
+                .flatMap(r -> paint(r, house));
     }
 }

@@ -2,6 +2,7 @@ package app.kemdro.web.records.paint;
 
 import app.kemdro.core.colour.Paint;
 import app.kemdro.core.method.Trade;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -36,6 +37,11 @@ public class Swatches {
 
     public Optional<Swatch> named(String name) {
         return repository.findByName(name);
+    }
+
+    /** Those of these names that are in the house, by name. */
+    Map<String, Swatch> named(Collection<String> names) {
+        return repository.findAllByNameIn(names).stream().collect(Collectors.toMap(Swatch::name, s -> s, (a, b) -> a));
     }
 
     Paint paint(Swatch swatch) {

@@ -20,12 +20,20 @@ public class HealthLooks {
     }
 
     /** An account looked at this place. */
-    public void looked(Performer performer, String account, String place) {
+    public void looked(long performer, String account, String place) {
         LocalDateTime now = LocalDateTime.now(clock);
         if (!repository.existsByPerformerIdAndAccountAndPlaceAndSeenAtAfter(
-                performer.id(), account, place, now.minusHours(HOURS))) {
-            repository.save(new HealthLook(performer.id(), account, place, now));
+                performer, account, place, now.minusHours(HOURS))) {
+            repository.save(new HealthLook(performer, account, place, now));
         }
+    }
+
+    /** An account looked at this place of a job; nothing where there is no such job. */
+    public void lookedAtJob(long job, String account, String place) {
+        LocalDateTime now = LocalDateTime.now(clock);
+        repository
+                .notSeenYet(job, account, place, now.minusHours(HOURS))
+                .ifPresent(p -> repository.save(new HealthLook(p, account, place, now)));
     }
 
     /** The latest looks, the last first. */

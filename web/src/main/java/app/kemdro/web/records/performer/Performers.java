@@ -20,6 +20,11 @@ public class Performers {
         return repository.findAllByOrderByName();
     }
 
+    /** What everybody is called. */
+    public List<String> names() {
+        return repository.names();
+    }
+
     /**
      * The performer of this number.
      *

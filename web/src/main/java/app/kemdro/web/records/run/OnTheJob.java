@@ -2,6 +2,7 @@ package app.kemdro.web.records.run;
 
 import app.kemdro.web.parts.live.MayListen;
 import app.kemdro.web.records.account.Accounts;
+import app.kemdro.web.records.account.Called;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.job.NoSuchJob;
@@ -63,7 +64,8 @@ public class OnTheJob implements AuthorizationManager<RequestAuthorizationContex
     }
 
     private boolean worksOn(Job job, String account) {
-        return job.brief().crew().stream().anyMatch(h -> accounts.isCalled(account, h.name()))
-                || runs.joined(job.id()).stream().anyMatch(name -> accounts.isCalled(account, name));
+        Called called = accounts.called();
+        return job.brief().crew().stream().anyMatch(h -> called.is(account, h.name()))
+                || runs.joined(job.id()).stream().anyMatch(name -> called.is(account, name));
     }
 }

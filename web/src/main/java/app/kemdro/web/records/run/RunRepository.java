@@ -2,6 +2,8 @@ package app.kemdro.web.records.run;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 
 interface RunRepository extends Repository<Run, Long> {
@@ -18,6 +20,9 @@ interface RunRepository extends Repository<Run, Long> {
     List<Run> findAllByEndedAtIsNullAndPaceGreaterThan(int pace);
 
     List<Run> findAllByEndedAtIsNullAndPace(int pace);
+
+    @Query("select r.jobId from Run r where r.endedAt is null")
+    Set<Long> openJobs();
 
     Run saveAndFlush(Run run);
 }

@@ -39,6 +39,11 @@ public class Runs {
         return open(jobId).orElseThrow(() -> new NotPossible("No run is on. Begin one in the chair."));
     }
 
+    /** Jobs of which a run is on. */
+    public Set<Long> openJobs() {
+        return runs.openJobs();
+    }
+
     /** All runs of a job, the latest first. */
     public List<Run> of(long jobId) {
         return runs.findAllByJobIdOrderByIdDesc(jobId);

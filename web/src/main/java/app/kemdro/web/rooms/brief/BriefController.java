@@ -177,8 +177,7 @@ class BriefController {
         model.addAttribute("sensed", sensor.now().orElse(null));
         model.addAttribute("reactions", trade.materials().reactions());
         model.addAttribute("zones", trade.body().zones());
-        model.addAttribute(
-                "sitters", performers.all().stream().map(Performer::name).toList());
+        model.addAttribute("sitters", performers.names());
         model.addAttribute(
                 "artists", accounts.all().stream().map(Account::getDisplayName).toList());
         Set<String> covers = Set.copyOf(form.getCovers());

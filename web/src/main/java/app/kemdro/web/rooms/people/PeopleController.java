@@ -5,6 +5,7 @@ import app.kemdro.core.look.Brief.Hands;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.account.Account;
 import app.kemdro.web.records.account.Accounts;
+import app.kemdro.web.records.account.Called;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.learning.OwnPace;
@@ -68,17 +69,18 @@ class PeopleController {
 
     /** Hands of any job, under the name of their account where they have one, with what jobs say of their skill and hours. */
     private List<Artist> artists(List<Job> all) {
+        Called called = accounts.called();
         Map<String, List<Hands>> known = new TreeMap<>(String.CASE_INSENSITIVE_ORDER);
         all.stream()
                 .flatMap(j -> j.brief().crew().stream())
-                .forEach(h -> known.computeIfAbsent(accounts.fullName(h.name()), k -> new ArrayList<>())
+                .forEach(h -> known.computeIfAbsent(called.fullName(h.name()), k -> new ArrayList<>())
                         .add(h));
         List<Pace> believed = paces.of(List.copyOf(known.keySet()));
         List<Artist> artists = new ArrayList<>();
         known.forEach((name, hands) -> artists.add(new Artist(
                 name,
                 skills(hands) + ", " + hours(hands.get(hands.size() - 1)),
-                accounts.called(name).map(a -> "signs in as " + a.getName()).orElse("does not sign in"),
+                called.who(name).map(a -> "signs in as " + a.getName()).orElse("does not sign in"),
                 hands.size() == 1 ? "one job" : hands.size() + " jobs",
                 OwnPace.says(believed.get(artists.size())))));
         return artists;

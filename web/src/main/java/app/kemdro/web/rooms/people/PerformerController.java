@@ -48,7 +48,7 @@ class PerformerController {
     @GetMapping("/people/{id}")
     String performer(@PathVariable long id, Principal who, Model model) {
         Performer performer = performers.get(id);
-        looks.looked(performer, who.getName(), "people");
+        looks.looked(performer.id(), who.getName(), "people");
         HealthRecord care = performer.care();
         model.addAttribute("performer", performer);
         model.addAttribute("facts", performer.facts());

@@ -1,7 +1,5 @@
 package app.kemdro.web.rooms.safety;
 
-import app.kemdro.web.records.job.Jobs;
-import app.kemdro.web.records.job.NoSuchJob;
 import app.kemdro.web.records.performer.HealthLooks;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -22,11 +20,9 @@ class Watch implements WebMvcConfigurer, HandlerInterceptor {
         "brief", "look", "kit", "safety", "safety.pdf", "strike/skin", "health.json", "book", "continuity.pdf"
     };
 
-    private final Jobs jobs;
     private final HealthLooks looks;
 
-    Watch(Jobs jobs, HealthLooks looks) {
-        this.jobs = jobs;
+    Watch(HealthLooks looks) {
         this.looks = looks;
     }
 
@@ -48,8 +44,8 @@ class Watch implements WebMvcConfigurer, HandlerInterceptor {
             String uri = request.getRequestURI();
             try {
                 long job = Long.parseLong(String.valueOf(path.get("id")));
-                looks.looked(jobs.get(job).performer(), who.getName(), uri.substring(uri.lastIndexOf('/') + 1));
-            } catch (NoSuchJob | NumberFormatException e) {
+                looks.lookedAtJob(job, who.getName(), uri.substring(uri.lastIndexOf('/') + 1));
+            } catch (NumberFormatException e) {
                 return; // nobody's health was shown
             }
         }

@@ -86,13 +86,14 @@ class ShelfController {
     String shelf(Model model, Authentication who) {
         LocalDateTime now = LocalDateTime.now(clock);
         List<OnShelf> all = new java.util.ArrayList<>();
+        Set<Long> running = runs.openJobs();
         String day = "";
         for (Job job : comingFirst(jobs.byCall(), now)) {
             boolean past = job.brief().call().isBefore(now);
             String own = past
                     ? "Past " + Words.day(job.brief().call())
                     : Words.day(job.brief().call());
-            all.add(standing(job, own, !own.equals(day), onTheJob.sees(who, job)));
+            all.add(standing(job, own, !own.equals(day), onTheJob.sees(who, job), running.contains(job.id())));
             day = own;
         }
         model.addAttribute("jobs", all);
@@ -156,7 +157,7 @@ class ShelfController {
         return order;
     }
 
-    private OnShelf standing(Job job, String day, boolean newDay, boolean sees) {
+    private OnShelf standing(Job job, String day, boolean newDay, boolean sees, boolean running) {
         Plans.Answer answer = plans.of(job);
         Optional<Plan> plan = answer.plan();
         return new OnShelf(
@@ -167,7 +168,7 @@ class ShelfController {
                 Words.hour(job.brief().call()),
                 plan.map(ShelfController::says).orElse("No plan yet."),
                 sees ? obstacles.of(job, answer) : List.of(),
-                runs.open(job.id()).isPresent(),
+                running,
                 sees,
                 json.text(LookTints.figure(job.look(), Set.of(), trade)),
                 json.text(plan.map(p -> Ribbon.of(p, null))
