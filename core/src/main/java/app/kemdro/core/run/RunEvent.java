@@ -5,6 +5,7 @@ import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.core.run.RunState.Pause.Why;
 import app.kemdro.core.run.StepState.Status;
 import java.time.LocalDateTime;
+import java.util.LinkedHashSet;
 import java.util.List;
 
 /**
@@ -192,7 +193,7 @@ public sealed interface RunEvent {
      */
     record Trouble(Stamp stamp, String step, String repair, List<String> zones) implements AtStep, Reshaping {
         public Trouble {
-            zones = zones == null ? List.of() : List.copyOf(zones);
+            zones = zones == null ? List.of() : List.copyOf(new LinkedHashSet<>(zones));
         }
 
         @Override

@@ -110,7 +110,11 @@ public class EventFormat {
                 event.set(part.getName(), field(part, now.get(part.getName())));
             }
         }
-        return mapper.treeToValue(event, type);
+        try {
+            return mapper.treeToValue(event, type);
+        } catch (JacksonException wrong) {
+            throw new IllegalArgumentException("The report could not be read.", wrong);
+        }
     }
 
     private JsonNode field(RecordComponent part, @Nullable JsonNode said) {

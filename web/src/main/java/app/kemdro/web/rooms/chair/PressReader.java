@@ -21,6 +21,7 @@ class PressReader {
     private static final int LONGEST_TEXT = 500;
     private static final int LONGEST_NAME = 60;
     private static final int LONGEST_STEP = 200;
+    private static final int LONGEST_HANDS = 40;
     private static final Duration LONGEST_KEPT = Duration.ofHours(12);
 
     /** A report older than this was kept on a device that was cut off. */
@@ -60,8 +61,12 @@ class PressReader {
         if (device.length() > LONGEST_NAME || said.path("step").asString("").length() > LONGEST_STEP) {
             throw new NotPossible("The report names no device or step of this run.");
         }
+        String hands = said.path("hands").asString("");
+        if (hands.length() > LONGEST_HANDS) {
+            throw new NotPossible("Names of hands take up to " + LONGEST_HANDS + " letters.");
+        }
         long ago = report.path("ago").asLong(0);
-        Stamp stamp = new Stamp(id, when(run, ago), said.path("hands").asString(""), device);
+        Stamp stamp = new Stamp(id, when(run, ago), hands, device);
         try {
             RunEvent event = format.read(
                     said.path("type").asString(""), said.path("version").asInt(FIRST), stamp, said);

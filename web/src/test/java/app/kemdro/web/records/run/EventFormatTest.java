@@ -115,6 +115,11 @@ class EventFormatTest {
                 .hasMessage("“room” of the report could not be read.");
         assertThatThrownBy(() -> Told.event(STAMP, "DANCE", "", 0, ""))
                 .hasMessage("The report does not say what happened.");
+        ObjectNode nowhere = MAPPER.createObjectNode().put("step", "nose/press").put("repair", "lifted-edge");
+        nowhere.putArray("zones").addNull();
+        assertThatThrownBy(() -> FORMAT.read("TROUBLE", EventFormat.VERSION, STAMP, nowhere))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessage("The report could not be read.");
         ObjectNode seconds = MAPPER.createObjectNode().put("seconds", "a while");
         assertThatThrownBy(() -> FORMAT.read("AWAY", EventFormat.VERSION, STAMP, seconds))
                 .hasMessage("“seconds” of the report could not be read.");

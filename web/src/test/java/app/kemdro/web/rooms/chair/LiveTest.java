@@ -232,6 +232,8 @@ class LiveTest {
     @Test
     void whatCannotBeIsRefusedWithWords() throws Exception {
         assertThat(press("JOIN", "", "", "LEAD").body()).contains("Say who joins");
+        assertThat(press("NOTE", "", "x".repeat(41), "seen").body()).contains("up to 40 letters");
+        assertThat(press("JOIN", "", "Nils", "BOSS").body()).contains("Say one of LEAD, ASSISTANT, TRAINEE");
         assertThat(press("JOIN", "", "Ines", "LEAD").body()).contains("here already");
         assertThat(press("LEAVE", "", "Nobody", "").body()).contains("is not here");
         assertThat(press("ROOM", "", "", "hot").body()).contains("could not be read");
