@@ -74,7 +74,7 @@ class SnapshotsTest {
                         "Purpose: seen lastsHours mustVanish moneyShort benchDays",
                         "Breaks: every minutes meal",
                         "Schedule: placed rests ready leastReady",
-                        "Placed: task worker helper mode start end usable closes settled missed",
+                        "ScheduledTask: task worker helper mode start end usable closes settled missed",
                         "Rest: start end");
     }
 
