@@ -12,7 +12,6 @@ import app.kemdro.web.records.run.Runs;
 import app.kemdro.web.records.run.Standings;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Component;
@@ -26,11 +25,9 @@ class Announcer implements Follower {
     private final Json json;
     private final Standings standings;
 
-    /** What was said to everybody is said to whoever pressed as well, and worked out once. */
-    private final Cache<String, Answer> answers = Caffeine.newBuilder()
-            .maximumSize(64)
-            .expireAfterWrite(Duration.ofSeconds(20))
-            .build();
+    /** What was said of a report to everybody is said to whoever pressed as well, and worked out once. */
+    private final Cache<RunNow, Answer> answers =
+            Caffeine.newBuilder().weakKeys().build();
 
     Announcer(Runs runs, Standings standings, Reports reports, Screens screens, Json json) {
         this.runs = runs;
@@ -53,9 +50,7 @@ class Announcer implements Follower {
 
     /** Takes in a report; every screen hears of it, this one by the answer as well. */
     Answer report(long jobId, RunEvent event, String account) {
-        RunNow now = reports.take(jobId, event, account);
-        Answer told = answers.getIfPresent(event.id());
-        return told == null ? answer(now, event.id()) : told;
+        return answer(reports.take(jobId, event, account), event.id());
     }
 
     @Override
@@ -70,12 +65,14 @@ class Announcer implements Follower {
 
     @Override
     public void follow(RunNow now, String press) {
-        Answer answer = answer(now, press);
-        answers.put(press, answer);
-        screens.tell(channel(now.run().jobId()), "now", json.text(answer));
+        screens.tell(channel(now.run().jobId()), "now", json.text(answer(now, press)));
     }
 
     private Answer answer(RunNow standing, String press) {
+        return answers.get(standing, s -> workedOut(s, press));
+    }
+
+    private Answer workedOut(RunNow standing, String press) {
         ChairView view = ChairView.of(standing, runs.now(standing.run()));
         String said =
                 said(Math.round((standing.schedule().ready() - standing.readyBefore()) / 60.0), view, standing.moves());

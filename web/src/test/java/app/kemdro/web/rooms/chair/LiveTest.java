@@ -178,6 +178,25 @@ class LiveTest {
                 .anyMatch(text -> text.contains("left aside") && text.contains("not under way"));
     }
 
+    /** Two devices may call their presses alike; each hears of its own run, and of no other. */
+    @Test
+    void aPressOfTheSameNameElsewhereIsAnsweredOfItsOwnRun() throws Exception {
+        Job own = job;
+        String here = "\"steps\":" + now().plan().steps().size() + "}";
+        assertThat(press("NOTE", "", "Ines", "seen here").body()).contains(here);
+        pressed--;
+        job = DemoJobs.like("Sprue", "In another chair", jobs);
+        seats.begin(job.id(), "ines");
+        String there = "\"steps\":" + now().plan().steps().size() + "}";
+        assertThat(there).isNotEqualTo(here);
+        assertThat(press("NOTE", "", "Pell", "seen there").body()).contains(there);
+        pressed--;
+        job = own;
+        assertThat(press("NOTE", "", "Ines", "seen here").body())
+                .as("sent once more, because the answer was lost")
+                .contains(here);
+    }
+
     @Test
     void oneScreenDrivesEachPairOfHandsAndHandsThemOverInOnePress() throws Exception {
         ScheduledTask first = next("Pell");
