@@ -123,7 +123,8 @@ final class Bounds {
     private long longest() {
         long longest = 0;
         for (int i = 0; i < net.n; i++) {
-            longest = Math.max(longest + slowest(i) + leastSettled(i), net.release[i]);
+            longest = Math.max(
+                    longest + Worker.slowest(net.network.workers(), net.tasks[i]) + leastSettled(i), net.release[i]);
         }
         for (Worker w : net.network.workers()) {
             longest += Math.max(0, w.from());
@@ -146,14 +147,6 @@ final class Bounds {
         BreakRule breaks = net.network.breaks();
         double stretched = longest() * (1 + (double) breaks.meal() / breaks.every());
         return (int) Math.min(Integer.MAX_VALUE / 8, stretched + (net.n + 2L) * (breaks.every() + breaks.meal()));
-    }
-
-    private int slowest(int i) {
-        int most = net.tasks[i].work();
-        for (Worker w : net.network.workers()) {
-            most = Math.max(most, w.seconds(net.tasks[i], net.tasks[i].modes().get(0)));
-        }
-        return most;
     }
 
     private int withRests(int seconds) {

@@ -57,9 +57,7 @@ public final class Unbroken {
 
     /** How long it takes the slowest hands, in the longest of its ways. */
     private static int longest(Task task, List<Worker> workers) {
-        Task.Mode alone = task.modes().get(0);
-        int work = workers.stream().mapToInt(w -> w.seconds(task, alone)).max().orElse(task.work());
         int tool = task.modes().stream().mapToInt(Task.Mode::tool).max().orElse(0);
-        return Math.max(work, task.work()) + tool;
+        return Worker.slowest(workers, task) + tool;
     }
 }

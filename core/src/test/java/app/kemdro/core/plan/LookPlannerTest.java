@@ -318,15 +318,7 @@ class LookPlannerTest {
         Hands stays = new Hands("Pell", Brief.Skill.ASSISTANT, CALL.minusHours(5), CALL.plusHours(5));
         assertRefused(
                 Samples.fullCap(),
-                new Brief(
-                        CALL,
-                        Optional.of(CALL.minusMinutes(170)),
-                        brief(early).performer(),
-                        List.of(early, stays),
-                        new Room(22, 45, 1),
-                        Set.of(),
-                        0,
-                        false),
+                brief(early, stays).seated(CALL.minusMinutes(170)),
                 "hours are too short, as far as was found",
                 "Let somebody stay longer");
     }

@@ -1,5 +1,6 @@
 package app.kemdro.web.parts.live;
 
+import jakarta.servlet.http.HttpSession;
 import java.io.IOException;
 import java.util.List;
 import java.util.Map;
@@ -8,6 +9,7 @@ import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
@@ -56,6 +58,23 @@ public class Screens {
         all.add(screen);
         voice.execute(() -> say(screen, all, "now", first));
         return screen;
+    }
+
+    /**
+     * The same for a screen of somebody who is signed in: whoever has signed out hears nothing more.
+     *
+     * @param session in which they are, if they are in one
+     */
+    public SseEmitter listen(String to, String first, @Nullable HttpSession session, BooleanSupplier mayStill) {
+        return listen(to, first, () -> isOpen(session) && mayStill.getAsBoolean());
+    }
+
+    private static boolean isOpen(@Nullable HttpSession session) {
+        try {
+            return session == null || session.getCreationTime() > 0;
+        } catch (IllegalStateException signedOut) {
+            return false;
+        }
     }
 
     /** Tells everybody who listens to this. */

@@ -17,6 +17,7 @@ import org.springframework.beans.factory.DisposableBean;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
+import org.springframework.util.function.SingletonSupplier;
 
 /**
  * What follows from reports: written down together with the report, done as soon as that is stored, and tried again for as long as
@@ -35,7 +36,7 @@ public class Outbox implements DisposableBean {
     private final FollowUpRepository rows;
     private final RunRepository runs;
     private final Standings standings;
-    private final ObjectProvider<Follower> followers;
+    private final SingletonSupplier<List<Follower>> followers;
     private final TransactionTemplate transaction;
     private final Runs clock;
     private final Queue<Long> done = new ConcurrentLinkedQueue<>();
@@ -51,7 +52,8 @@ public class Outbox implements DisposableBean {
         this.rows = rows;
         this.runs = runs;
         this.standings = standings;
-        this.followers = followers;
+        // followers report themselves, so that they are asked for only once something follows
+        this.followers = SingletonSupplier.of(() -> followers.orderedStream().toList());
         this.transaction = transaction;
         this.clock = clock;
         beat.scheduleWithFixedDelay(this::look, LOOK_EVERY, LOOK_EVERY, TimeUnit.SECONDS);
@@ -60,8 +62,7 @@ public class Outbox implements DisposableBean {
     /** Writes down what follows from a report, in the transaction of the report. */
     List<FollowUp> add(Run run, RunEvent event) {
         LocalDateTime due = clock.real().plusSeconds(LEFT_OVER);
-        return rows.saveAllAndFlush(followers
-                .orderedStream()
+        return rows.saveAllAndFlush(followers.obtain().stream()
                 .filter(f -> f.follows(event, run))
                 .map(f -> new FollowUp(run.id(), event.id(), f.name(), due))
                 .toList());
@@ -100,8 +101,7 @@ public class Outbox implements DisposableBean {
     }
 
     private void attempt(FollowUp row, RunNow now) {
-        Optional<Follower> follower = followers
-                .orderedStream()
+        Optional<Follower> follower = followers.obtain().stream()
                 .filter(f -> f.name().equals(row.follower()))
                 .findFirst();
         try {

@@ -62,7 +62,7 @@ public class Reports {
             if (before.happened().stream().anyMatch(e -> e.id().equals(event.id()))) {
                 return before;
             }
-            RunNow after = replanning.after(checked(event, before), before);
+            RunNow after = replanning.after(allowed(guard.check(event, before.stands())), before);
             List<RunEvent> added = after.happened()
                     .subList(before.happened().size(), after.happened().size());
             Stored stored = transaction.execute(t -> store(after, before, added, account));
@@ -83,8 +83,13 @@ public class Reports {
         return new Stored(now, outbox.add(now.run(), added.get(0)));
     }
 
-    private RunEvent checked(RunEvent event, RunNow before) {
-        Ruling ruling = guard.check(event, before.stands());
+    /**
+     * What is written down where a report was allowed.
+     *
+     * @throws NotPossible where it was not
+     * @throws Asked where somebody who means it should say so
+     */
+    public static RunEvent allowed(Ruling ruling) {
         if (ruling instanceof Ruling.Can can) {
             return can.event();
         }

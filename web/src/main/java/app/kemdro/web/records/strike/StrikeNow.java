@@ -24,6 +24,11 @@ public record StrikeNow(
                 run, base, List.copyOf(happened), state, new Undoing(base.removal(), run.beganAt(), state), inMind);
     }
 
+    /** The same with another order in mind. */
+    StrikeNow planned(Schedule next) {
+        return new StrikeNow(run, base, happened, state, undoing, next);
+    }
+
     public Removal removal() {
         return base.removal();
     }

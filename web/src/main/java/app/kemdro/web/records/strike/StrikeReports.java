@@ -1,6 +1,5 @@
 package app.kemdro.web.records.strike;
 
-import app.kemdro.core.run.Ruling;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.Stamp;
 import app.kemdro.core.schedule.ScheduledTask;
@@ -12,6 +11,7 @@ import app.kemdro.web.records.run.Course;
 import app.kemdro.web.records.run.EventFormat;
 import app.kemdro.web.records.run.EventLog;
 import app.kemdro.web.records.run.JobLocks;
+import app.kemdro.web.records.run.Reports;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
@@ -102,8 +102,7 @@ public class StrikeReports {
         List<RunEvent> all = new ArrayList<>(before.happened());
         all.addAll(more);
         StrikeNow now = StrikeNow.of(before.run(), before.base(), all, before.schedule());
-        return StrikeNow.of(
-                before.run(), before.base(), all, removals.again(now.undoing(), now.schedule(), strikes.now()));
+        return now.planned(removals.again(now.undoing(), now.schedule(), strikes.now()));
     }
 
     /** What free hands begin by themselves. */
@@ -127,11 +126,7 @@ public class StrikeReports {
                 JsonNodeFactory.instance.objectNode().put("step", step).put("text", text);
         try {
             RunEvent event = format.read(kind, EventFormat.VERSION, stamp, fields);
-            Ruling ruling = StrikeGuard.check(event, now.removal(), now.undoing(), now.state(), now.hands());
-            if (ruling instanceof Ruling.Can can) {
-                return can.event();
-            }
-            throw new NotPossible(((Ruling.Cannot) ruling).why());
+            return Reports.allowed(StrikeGuard.check(event, now.removal(), now.undoing(), now.state(), now.hands()));
         } catch (IllegalArgumentException wrong) {
             throw new NotPossible(wrong.getMessage());
         }

@@ -28,7 +28,6 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -44,7 +43,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 /** The chair: one dark screen, and the addresses its script talks to. */
 @Controller
 class ChairController {
-
     private static final Set<Integer> PACES = Set.of(1, 10, 30, 60, 120);
 
     private final Jobs jobs;
@@ -155,8 +153,7 @@ class ChairController {
     @GetMapping(path = "/jobs/{id}/chair/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     SseEmitter stream(@PathVariable long id, Principal who, HttpServletRequest request) {
         HttpSession session = request.getSession(false);
-        return screens.listen(
-                Announcer.channel(id), json.text(state(id)), () -> isOpen(session) && mayListen.mayListen(who, id));
+        return screens.listen(Announcer.channel(id), json.text(state(id)), session, () -> mayListen.mayListen(who, id));
     }
 
     @GetMapping("/jobs/{id}/chair/state")
@@ -185,14 +182,5 @@ class ChairController {
     ResponseEntity<Void> step(@PathVariable long id, @RequestParam String hands) {
         screens.tell(Announcer.channel(id), "pedal", json.text(hands));
         return ResponseEntity.noContent().build();
-    }
-
-    /** Whoever has signed out hears nothing more. */
-    private static boolean isOpen(@Nullable HttpSession session) {
-        try {
-            return session == null || session.getCreationTime() > 0;
-        } catch (IllegalStateException signedOut) {
-            return false;
-        }
     }
 }

@@ -13,7 +13,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseBody;
 import tools.jackson.databind.node.ObjectNode;
 
-/** What screens of the chair report: presses, and the key of a pedal. */
+/** What screens of the chair report. */
 @Controller
 class PressController {
     private final Runs runs;

@@ -30,7 +30,6 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -288,15 +287,6 @@ class OffController {
     @GetMapping(path = "/jobs/{id}/strike/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     SseEmitter stream(@PathVariable long id, Principal who, HttpServletRequest request) {
         HttpSession session = request.getSession(false);
-        return screens.listen(channel(id), "", () -> isOpen(session) && mayListen.mayListen(who, id));
-    }
-
-    /** Whoever has signed out hears nothing more. */
-    private static boolean isOpen(@Nullable HttpSession session) {
-        try {
-            return session == null || session.getCreationTime() > 0;
-        } catch (IllegalStateException signedOut) {
-            return false;
-        }
+        return screens.listen(channel(id), "", session, () -> mayListen.mayListen(who, id));
     }
 }
