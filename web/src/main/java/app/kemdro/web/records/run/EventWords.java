@@ -12,13 +12,10 @@ import org.springframework.stereotype.Component;
 /** What happened, in words. */
 @Component
 public class EventWords {
-    private final Trade trade;
-
     /** By kind, from an event and the step it is about in words. */
     private final Map<Class<? extends RunEvent>, BiFunction<RunEvent, String, String>> words = new HashMap<>();
 
     EventWords(Trade trade) {
-        this.trade = trade;
         say(RunEvent.Begin.class, (e, step) -> "Sat down");
         say(RunEvent.Start.class, (e, step) -> "Begun: " + step);
         say(RunEvent.Finish.class, (e, step) -> "Done: " + step);

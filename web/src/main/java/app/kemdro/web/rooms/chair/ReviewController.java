@@ -1,6 +1,5 @@
 package app.kemdro.web.rooms.chair;
 
-import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.run.Review;
 import app.kemdro.core.run.RunEvent;
@@ -36,7 +35,6 @@ class ReviewController {
     private final Runs runs;
     private final Plans plans;
     private final Rooms rooms;
-    private final Trade trade;
     private final EventWords words;
     private final Standings standings;
     private final Replanning replanning;
@@ -46,7 +44,6 @@ class ReviewController {
             Runs runs,
             Plans plans,
             Rooms rooms,
-            Trade trade,
             EventWords words,
             Standings standings,
             Replanning replanning) {
@@ -57,7 +54,6 @@ class ReviewController {
         this.runs = runs;
         this.plans = plans;
         this.rooms = rooms;
-        this.trade = trade;
     }
 
     /** A line: what, when or where, and minutes with their sign. */
