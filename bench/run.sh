@@ -6,10 +6,13 @@ classes="bench/target/classes:$(cat bench/target/classpath.txt)"
 [ $# -gt 0 ] || # with the compiler the application runs with
 java -XX:TieredStopAtLevel=1 -XX:+UseSerialGC -cp "$classes" app.kemdro.bench.PlanningBench
 
-home=$(mktemp -d)
+# a house that was made once can be measured again
+house=${KEMDRO_BENCH_HOUSE:-}
+home=${house:-$(mktemp -d)}
+mkdir -p "$home"
 port=${KEMDRO_BENCH_PORT:-8097}
 server=
-trap 'kill "$server" 2>/dev/null || true; rm -rf "$home"' EXIT
+trap 'kill "$server" 2>/dev/null || true; [ -n "$house" ] || rm -rf "$home"' EXIT
 
 start() {
   local from
@@ -42,6 +45,24 @@ if [ "${1:-}" = crash ]; then
     start again >/dev/null
     java -cp "$classes" app.kemdro.bench.CrashBench "http://127.0.0.1:$port" "$home/acknowledged" check
   done
+  exit
+fi
+if [ "${1:-}" = house ]; then
+  stop() { kill "$server"; wait "$server" 2>/dev/null || true; }
+  if [ ! -f "$home/kemdro.mv.db" ]; then
+    start --fresh
+    java -cp "$classes" app.kemdro.bench.HouseBench "http://127.0.0.1:$port" first
+    stop
+    java -cp "$classes" app.kemdro.bench.HouseSeed "$home"
+  fi
+  # with more it would stop; what is left over of it is said at the end
+  export JAVA_TOOL_OPTIONS=-Xmx400m
+  start again
+  java -XX:TieredStopAtLevel=1 -Xmx400m -cp "$classes" app.kemdro.bench.HouseBench "http://127.0.0.1:$port"
+  unset JAVA_TOOL_OPTIONS
+  jcmd "$(pgrep -f -- "-Dserver.port=$port" | head -1)" GC.run >/dev/null
+  jcmd "$(pgrep -f -- "-Dserver.port=$port" | head -1)" GC.heap_info | grep -E 'used' | head -3
+  du -h "$home"/kemdro.mv.db | cut -f1
   exit
 fi
 start --fresh

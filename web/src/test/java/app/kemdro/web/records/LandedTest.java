@@ -23,7 +23,9 @@ class LandedTest {
             "V5__people_strike_book.sql", "2a364d861b8f329173f963c20ac4ee2fadc3e911fbdecbc0cdbcbd76ac1a0bd5",
             "V6__set_aside.sql", "2d5bedca2da181f19c8c638361f2ca58eedb808bbb025a57af53ef1e718e93d1",
             "V7__events_with_types.sql", "ceabda6248030245629da468383a9c0b3a31e07f40dec0068b671115a42ce132",
-            "V8__Who_sat.java", "fdb8a529e2baaad475c10171ceae31829ee5d843623e1c182b1e82bc219e839e");
+            "V8__Who_sat.java", "fdb8a529e2baaad475c10171ceae31829ee5d843623e1c182b1e82bc219e839e",
+            "V9__shelf_lines.sql", "fe8bfb244cc1f309aea6fd4bb44208fdae0dcbc792882dcf28ff97c5ea82efc6",
+            "V10__what_can_be_found.sql", "b3d975e158426352de9565aa5a0f75f41038ae8f90ae1b3bc6e56a423440942d");
 
     @Test
     void noMigrationThatHasLandedIsEdited() throws Exception {

@@ -12,6 +12,11 @@ public class Json {
         this.mapper = mapper;
     }
 
+    /** A value that {@link #text} wrote. */
+    public <T> T read(String text, Class<T> type) {
+        return mapper.readValue(text, type);
+    }
+
     public String text(Object value) {
         return mapper.writeValueAsString(value).replace("<", "\\u003c");
     }

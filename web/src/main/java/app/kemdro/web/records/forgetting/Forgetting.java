@@ -1,6 +1,7 @@
 package app.kemdro.web.records.forgetting;
 
 import app.kemdro.core.look.Brief;
+import app.kemdro.web.records.finding.Finds;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.performer.Performer;
@@ -27,6 +28,7 @@ public class Forgetting {
     private final RunPictures pictures;
     private final Gate gate;
     private final Archive archive;
+    private final Finds finds;
 
     Forgetting(
             Performers performers,
@@ -35,7 +37,9 @@ public class Forgetting {
             Strikes strikes,
             RunPictures pictures,
             Gate gate,
-            Archive archive) {
+            Archive archive,
+            Finds finds) {
+        this.finds = finds;
         this.archive = archive;
         this.strikes = strikes;
         this.pictures = pictures;
@@ -82,10 +86,12 @@ public class Forgetting {
         for (Run run : sat) {
             archive.forgetHealth(run, healthyAs);
             pictures.removeSkin(run);
+            finds.forget(run.jobId());
         }
         strikes.forgetHealth(performer.id(), healthyAs);
         for (Job job : jobsOf(performer)) {
             gate.forget(job.id());
+            finds.forget(job.id());
             jobs.change(job.id(), j -> j.agreedTo(Set.of()));
         }
         performers.change(performer.id(), Performer::forgetHealth);

@@ -1,5 +1,6 @@
 package app.kemdro.web.records.job;
 
+import app.kemdro.core.look.Brief.Hands;
 import app.kemdro.core.look.Brief.Skill;
 import jakarta.persistence.Embeddable;
 import jakarta.persistence.EnumType;
@@ -13,4 +14,8 @@ record HandsRow(
         @Enumerated(EnumType.STRING) Skill skill,
         LocalDateTime fromAt,
         LocalDateTime untilAt,
-        double factor) {}
+        double factor) {
+    Hands hands() {
+        return new Hands(name, skill, fromAt, untilAt, factor);
+    }
+}

@@ -214,9 +214,7 @@ public class Job {
                 callAt,
                 Optional.ofNullable(chairIn),
                 performer().facts(),
-                crew.stream()
-                        .map(r -> new Hands(r.name(), r.skill(), r.fromAt(), r.untilAt(), r.factor()))
-                        .toList(),
+                crew.stream().map(HandsRow::hands).toList(),
                 new Room(temperatureC, humidityPercent, dryers),
                 Joined.split(costumeCovers),
                 costumeMinutes,

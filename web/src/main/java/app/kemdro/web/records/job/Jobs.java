@@ -1,9 +1,12 @@
 package app.kemdro.web.records.job;
 
+import app.kemdro.core.look.Brief;
 import app.kemdro.web.records.performer.Performers;
 import java.time.LocalDateTime;
+import java.util.Collection;
 import java.util.List;
 import java.util.function.Consumer;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -35,9 +38,26 @@ public class Jobs {
         return repository.findAllBySetAsideIsNullOrderByCallAt();
     }
 
-    /** Jobs that were taken off the shelf and are not gone yet, the latest first. */
-    public List<Job> setAside() {
-        return repository.findAllBySetAsideIsNotNullOrderBySetAsideDesc();
+    /** Jobs that were taken off the shelf and can still be put back, the latest first; so many at most. */
+    public List<Aside> aside(LocalDateTime now, int most) {
+        return repository.aside(Limit.of(most)).stream()
+                .filter(a -> !a.until().isBefore(now))
+                .toList();
+    }
+
+    /** Everybody who sits, by name, with the jobs for which they do, the soonest call first. */
+    public List<SitsFor> sitting() {
+        return repository.sitting();
+    }
+
+    /** Hands as every job on the shelf has them, the soonest call first. */
+    public List<Brief.Hands> working() {
+        return repository.working().stream().map(HandsRow::hands).toList();
+    }
+
+    /** Who works on these jobs. */
+    public List<InCrew> crews(Collection<Long> ids) {
+        return repository.crews(ids);
     }
 
     /** Jobs this person sits for, on the shelf or beside it. */

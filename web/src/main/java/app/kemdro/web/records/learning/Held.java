@@ -5,11 +5,13 @@ import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.run.OnTheJob;
 import app.kemdro.web.records.run.Run;
+import app.kemdro.web.records.run.RunOf;
 import app.kemdro.web.records.run.Runs;
 import app.kemdro.web.records.run.Standings;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.security.core.Authentication;
 import org.springframework.stereotype.Component;
 
@@ -31,37 +33,28 @@ public class Held {
     /** A day to choose. */
     record Choice(long run, long job, String says) {}
 
-    public List<Job> jobs(Authentication who) {
-        return jobs.byCall().stream().filter(j -> onTheJob.sees(who, j)).toList();
-    }
-
     /** Days beside which a run can be laid: of the same character or the same performer, the latest first. */
     public List<Choice> beside(Run run, Authentication who) {
         Job own = jobs.get(run.jobId());
-        return jobs(who).stream()
-                .filter(j -> j.title().equalsIgnoreCase(own.title())
-                        || j.performer().id() == own.performer().id())
-                .flatMap(j -> runs.of(j.id()).stream()
-                        .filter(r -> r.id() != run.id())
-                        .map(r -> new Choice(r.id(), j.id(), says(j, r))))
-                .sorted(Comparator.comparing(Choice::run).reversed())
+        List<RunOf> like = runs.like(own.title(), own.performer().id());
+        Set<Long> seen = onTheJob.seen(who, like.stream().map(RunOf::job).collect(Collectors.toSet()));
+        return like.stream()
+                .filter(r -> r.run() != run.id() && seen.contains(r.job()))
+                .map(r -> new Choice(r.run(), r.job(), says(r)))
                 .toList();
     }
 
-    private static String says(Job job, Run run) {
-        return job.title() + ", " + Words.moment(run.beganAt()) + (run.isRehearsal() ? ", rehearsal" : "");
+    private static String says(RunOf run) {
+        return run.title() + ", " + Words.moment(run.beganAt()) + (run.pace() > 0 ? ", rehearsal" : "");
     }
 
     /** The day of a run this person may read about; empty where there is none, or it can no longer be planned. */
-    public Optional<Day> day(long run, Authentication who) {
-        return jobs(who).stream()
-                .flatMap(
-                        j -> runs.of(j.id()).stream().filter(r -> r.id() == run).map(r -> day(j, r)))
-                .findFirst()
-                .flatMap(d -> d);
-    }
-
-    private Optional<Day> day(Job job, Run run) {
-        return standings.stillPlanned(run).map(p -> Day.of(job, run, standings));
+    public Optional<Day> day(long id, Authentication who) {
+        return runs.find(id).flatMap(run -> {
+            Job job = jobs.get(run.jobId());
+            return job.setAside().isEmpty() && onTheJob.sees(who, job)
+                    ? standings.stillPlanned(run).map(p -> Day.of(job, run, standings))
+                    : Optional.empty();
+        });
     }
 }

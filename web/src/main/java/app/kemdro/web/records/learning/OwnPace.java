@@ -13,20 +13,27 @@ import app.kemdro.web.records.account.Accounts;
 import app.kemdro.web.records.run.Run;
 import app.kemdro.web.records.run.Runs;
 import app.kemdro.web.records.run.Standings;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Predicate;
 import org.springframework.stereotype.Component;
 
 /** What the runs of the house say of how quick somebody is. */
 @Component
 public class OwnPace {
+    private static final int AT_HAND = 200;
+
     private final Runs runs;
     private final Accounts accounts;
     private final Standings standings;
+    /** What is over does not change. */
+    private final Cache<Long, Map<String, Optional<Pace.Run>>> known =
+            Caffeine.newBuilder().maximumSize(AT_HAND).build();
 
     OwnPace(Runs runs, Accounts accounts, Standings standings) {
         this.standings = standings;
@@ -36,12 +43,16 @@ public class OwnPace {
 
     /** What is believed of the pace of the hands of these names, from the latest runs in which they worked, by whatever name. */
     public List<Pace> of(List<String> names) {
-        List<Held> held = runs.held().stream().flatMap(r -> held(r).stream()).toList();
+        List<Map<String, Optional<Pace.Run>>> held =
+                runs.held().stream().map(r -> known.get(r.id(), k -> worked(r))).toList();
         Map<String, String> people = new HashMap<>();
         return names.stream()
                 .map(name -> person(name, people))
                 .map(person -> Pace.LIBRARY.after(held.stream()
-                        .flatMap(h -> run(h, name -> person(name, people).equals(person)).stream())
+                        .flatMap(h -> h.entrySet().stream()
+                                .filter(e -> person(e.getKey(), people).equals(person))
+                                .limit(1)
+                                .flatMap(e -> e.getValue().stream()))
                         .toList()))
                 .toList();
     }
@@ -67,12 +78,17 @@ public class OwnPace {
         return Math.round(pace.runs() - Pace.LIBRARY.runs());
     }
 
-    /** What was planned, and what happened. */
-    private record Held(Plan plan, RunState state) {}
-
-    /** A run whose plan the library of today can no longer make teaches nothing. */
-    private Optional<Held> held(Run run) {
-        return standings.stillPlanned(run).map(plan -> new Held(plan, RunState.of(standings.eventsOf(run))));
+    /**
+     * What each pair of hands did in a run that is over, by their names in the order of its brief. A run whose plan the library of today
+     * can no longer make teaches nothing.
+     */
+    private Map<String, Optional<Pace.Run>> worked(Run run) {
+        Map<String, Optional<Pace.Run>> all = new LinkedHashMap<>();
+        standings.stillPlanned(run).ifPresent(plan -> {
+            RunState state = RunState.of(standings.eventsOf(run));
+            plan.brief().crew().forEach(h -> all.put(h.name(), worked(plan, state, h)));
+        });
+        return all;
     }
 
     private String person(String name, Map<String, String> people) {
@@ -80,28 +96,20 @@ public class OwnPace {
     }
 
     /** What they did in a run; steps that were given more time or came in on the way are left out. */
-    private static Optional<Pace.Run> run(Held s, Predicate<String> isMeant) {
-        Optional<Hands> hands = s.plan().brief().crew().stream()
-                .filter(h -> isMeant.test(h.name()))
-                .findFirst();
-        if (hands.isEmpty()) {
-            return Optional.empty();
-        }
+    private static Optional<Pace.Run> worked(Plan plan, RunState run, Hands hands) {
         double actual = 0;
         double planned = 0;
-        for (PlannedStep step : s.plan().steps()) {
-            StepState state = s.state().step(step.id());
-            boolean own = state.status() == Status.DONE
-                    && state.hands().equals(hands.get().name())
-                    && state.addedSeconds() == 0;
+        for (PlannedStep step : plan.steps()) {
+            StepState state = run.step(step.id());
+            boolean own =
+                    state.status() == Status.DONE && state.hands().equals(hands.name()) && state.addedSeconds() == 0;
             if (own && state.started() != null && state.ended() != null) {
-                Task task = s.plan().network().task(step.id());
+                Task task = plan.network().task(step.id());
                 Task.Mode way = task.way(state.mode());
                 actual += Duration.between(state.started(), state.ended()).getSeconds();
-                planned += s.plan().network().seconds(task, way, hands.get().name())
-                                / hands.get().factor()
-                                / s.plan()
-                                        .brief()
+                planned += plan.network().seconds(task, way, hands.name())
+                                / hands.factor()
+                                / plan.brief()
                                         .own(Brief.step(
                                                 step.technique().id(),
                                                 step.template().id()))

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -18,8 +19,10 @@ public class KeptRecipes {
 
     private final RecipeRepository repository;
     private final Swatches swatches;
+    private final ApplicationEventPublisher told;
 
-    KeptRecipes(RecipeRepository repository, Swatches swatches) {
+    KeptRecipes(RecipeRepository repository, Swatches swatches, ApplicationEventPublisher told) {
+        this.told = told;
         this.repository = repository;
         this.swatches = swatches;
     }
@@ -46,11 +49,13 @@ public class KeptRecipes {
         of(recipe.jobId()).stream().filter(r -> r.name().equals(recipe.name())).forEach(repository::delete);
         repository.flush();
         repository.save(recipe);
+        told.publishEvent(new MixesChanged(recipe.jobId()));
     }
 
     @Transactional
     public void remove(long job, long id) {
         of(job).stream().filter(r -> r.id() == id).forEach(repository::delete);
+        told.publishEvent(new MixesChanged(job));
     }
 
     /** The paint of a kept mix; empty where one of its paints is no longer in the house. */

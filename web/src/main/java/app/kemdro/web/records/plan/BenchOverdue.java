@@ -9,11 +9,15 @@ import app.kemdro.web.records.job.Job;
 import java.time.Clock;
 import java.time.LocalDateTime;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /** Bench work that should have begun, or begins within a day. */
 @Component
 class BenchOverdue implements InTheWay {
+    /** Times are kept to the microsecond. */
+    private static final int KEPT_TO = 1000;
+
     private final Trade trade;
     private final Clock clock;
 
@@ -23,23 +27,36 @@ class BenchOverdue implements InTheWay {
     }
 
     @Override
-    public List<Problem> of(Job job, Plan plan) {
+    public String room() {
+        return "bench";
+    }
+
+    @Override
+    public Said of(Job job, Plan plan) {
         LocalDateTime now = LocalDateTime.now(clock);
         BenchDays days = BenchDays.of(job.benchWork(trade), plan.chairIn(), job.benchHours(), now);
         if (days.slots().isEmpty()) {
-            return List.of();
+            return Said.always(List.of());
         }
         String begins = Words.day(days.begins()) + ", " + Words.hour(days.begins());
         if (days.tooLate()) {
-            return List.of(Problem.obstacle(
+            return Said.always(List.of(Problem.obstacle(
                     true,
                     "Bench: it should have begun " + begins + ".",
                     "Make less, take more hands, or move the chair: Bench says what.",
-                    List.of()));
+                    List.of())));
         }
-        return days.begins().isBefore(now.plusDays(1))
-                ? List.of(Problem.obstacle(
-                        false, "Bench: begin " + begins + ".", "What is made stands in Bench.", List.of()))
-                : List.of();
+        LocalDateTime soon = days.begins().minusDays(1);
+        return soon.isBefore(now)
+                ? new Said(
+                        List.of(Problem.obstacle(
+                                false, "Bench: begin " + begins + ".", "What is made stands in Bench.", List.of())),
+                        Optional.of(just(days.begins())))
+                : new Said(List.of(), Optional.of(just(soon)));
+    }
+
+    /** The first moment after this one. */
+    private static LocalDateTime just(LocalDateTime at) {
+        return at.plusNanos(KEPT_TO);
     }
 }

@@ -22,8 +22,9 @@ import app.kemdro.web.parts.mishap.NotPossible;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -33,7 +34,9 @@ import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
+import org.springframework.util.function.SingletonSupplier;
 
 /** Plans of jobs, made once for each version of a job. */
 @Service
@@ -60,14 +63,9 @@ public class Plans {
     private final Mending mending;
     private final Levers levers;
     private final RunLevers runLevers;
-    private final Map<Key, Answer> answers = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Key, Answer> eldest) {
-            return size() > REMEMBERED;
-        }
-    });
+    private final SingletonSupplier<List<WhenPlanned>> told;
+    private final Cache<Key, Answer> answers =
+            Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
     private record Key(long job, String version) {}
 
@@ -98,7 +96,8 @@ public class Plans {
         }
     }
 
-    Plans(Trade trade, Jobs jobs, Snapshots snapshots) {
+    Plans(Trade trade, Jobs jobs, Snapshots snapshots, ObjectProvider<WhenPlanned> told) {
+        this.told = SingletonSupplier.of(() -> told.orderedStream().toList());
         this.trade = trade;
         this.jobs = jobs;
         this.snapshots = snapshots;
@@ -116,10 +115,11 @@ public class Plans {
     /** The plan of this job, or what stands in its way. */
     public Answer of(Job job) {
         Key key = new Key(job.id(), job.version());
-        Answer known = answers.get(key);
+        Answer known = answers.getIfPresent(key);
         if (known == null) {
-            known = answered(job);
-            answers.put(key, known);
+            known = answers.get(key, k -> answered(job));
+            Answer made = known;
+            told.obtain().forEach(w -> w.planned(job, made));
         }
         return known;
     }

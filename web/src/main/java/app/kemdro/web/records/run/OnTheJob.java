@@ -3,11 +3,14 @@ package app.kemdro.web.records.run;
 import app.kemdro.web.parts.live.MayListen;
 import app.kemdro.web.records.account.Accounts;
 import app.kemdro.web.records.account.Called;
+import app.kemdro.web.records.job.InCrew;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.job.NoSuchJob;
 import java.security.Principal;
+import java.util.Set;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.authorization.AuthorizationDecision;
 import org.springframework.security.authorization.AuthorizationManager;
@@ -45,6 +48,26 @@ public class OnTheJob implements AuthorizationManager<RequestAuthorizationContex
         return Accounts.isLead(who) || Accounts.isHands(who) && worksOn(job, who.getName());
     }
 
+    /** Those of these jobs that somebody sees. */
+    public Set<Long> seen(Authentication who, Set<Long> ids) {
+        if (Accounts.isLead(who) || ids.isEmpty()) {
+            return ids;
+        }
+        if (!Accounts.isHands(who)) {
+            return Set.of();
+        }
+        Called called = accounts.called();
+        Set<Long> seen = jobs.crews(ids).stream()
+                .filter(c -> called.is(who.getName(), c.hands()))
+                .map(InCrew::job)
+                .collect(Collectors.toSet());
+        runs.openJobs().stream()
+                .filter(ids::contains)
+                .filter(id -> joined(called, who.getName(), id))
+                .forEach(seen::add);
+        return seen;
+    }
+
     @Override
     public boolean mayListen(Principal who, long job) {
         return who instanceof Authentication somebody
@@ -66,6 +89,10 @@ public class OnTheJob implements AuthorizationManager<RequestAuthorizationContex
     private boolean worksOn(Job job, String account) {
         Called called = accounts.called();
         return job.brief().crew().stream().anyMatch(h -> called.is(account, h.name()))
-                || runs.joined(job.id()).stream().anyMatch(name -> called.is(account, name));
+                || joined(called, account, job.id());
+    }
+
+    private boolean joined(Called called, String account, long job) {
+        return runs.joined(job).stream().anyMatch(name -> called.is(account, name));
     }
 }

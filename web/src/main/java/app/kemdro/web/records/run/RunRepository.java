@@ -3,6 +3,7 @@ package app.kemdro.web.records.run;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 
@@ -23,6 +24,11 @@ interface RunRepository extends Repository<Run, Long> {
 
     @Query("select r.jobId from Run r where r.endedAt is null")
     Set<Long> openJobs();
+
+    @Query("select new app.kemdro.web.records.run.RunOf(r.id, j.id, j.title, r.beganAt, r.pace) from Run r"
+            + " join Job j on j.id = r.jobId where j.setAside is null"
+            + " and (lower(j.title) = lower(:title) or j.performer.id = :performer) order by r.id desc")
+    List<RunOf> like(String title, long performer, Limit most);
 
     Run saveAndFlush(Run run);
 }

@@ -10,11 +10,14 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 
 /** Runs as they are found: which is on, which were, and what their clocks say. */
 @Service
 public class Runs {
+    private static final int LIKE = 100;
+
     private final RunRepository runs;
     private final EventLog log;
     private final Clock clock;
@@ -47,6 +50,16 @@ public class Runs {
     /** All runs of a job, the latest first. */
     public List<Run> of(long jobId) {
         return runs.findAllByJobIdOrderByIdDesc(jobId);
+    }
+
+    /** The run of this number. */
+    public Optional<Run> find(long id) {
+        return runs.findById(id);
+    }
+
+    /** The latest runs of jobs that are called so or for which this person sits. */
+    public List<RunOf> like(String title, long performer) {
+        return runs.like(title, performer, Limit.of(LIKE));
     }
 
     /** Rehearsals that have begun and not ended. */

@@ -65,7 +65,12 @@ public class Gate implements InTheWay {
     }
 
     @Override
-    public List<Problem> of(Job job, Plan plan) {
+    public String room() {
+        return "safety";
+    }
+
+    @Override
+    public Said of(Job job, Plan plan) {
         List<Finding> findings = findings(job, plan);
         List<String> closed = closed(findings, lifted(job));
         List<String> open = findings.stream()
@@ -82,7 +87,7 @@ public class Gate implements InTheWay {
             lines.add(Problem.obstacle(
                     false, "To be seen to: " + Words.few(open) + ".", "All of it stands in Safety.", List.of()));
         }
-        return lines;
+        return Said.always(lines);
     }
 
     /** Lifted blocks by their key, with who lifted them and why. */

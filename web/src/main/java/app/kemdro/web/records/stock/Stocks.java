@@ -57,17 +57,23 @@ public class Stocks implements InTheWay {
     }
 
     @Override
-    public List<Problem> of(Job job, Plan plan) {
+    public String room() {
+        return "kit";
+    }
+
+    @Override
+    public Said of(Job job, Plan plan) {
         List<String> missing = of(plan, job, ONE_DAY).stream()
                 .filter(Stock::isShort)
                 .map(s -> s.need().family().name())
                 .toList();
-        return missing.isEmpty()
-                ? List.of()
-                : List.of(Problem.obstacle(
-                        false,
-                        "Kit: not enough of " + Words.few(missing) + ".",
-                        "What to buy stands in Kit.",
-                        List.of()));
+        return Said.always(
+                missing.isEmpty()
+                        ? List.of()
+                        : List.of(Problem.obstacle(
+                                false,
+                                "Kit: not enough of " + Words.few(missing) + ".",
+                                "What to buy stands in Kit.",
+                                List.of())));
     }
 }

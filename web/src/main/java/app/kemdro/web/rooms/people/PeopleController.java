@@ -6,11 +6,9 @@ import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.account.Account;
 import app.kemdro.web.records.account.Accounts;
 import app.kemdro.web.records.account.Called;
-import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
+import app.kemdro.web.records.job.SitsFor;
 import app.kemdro.web.records.learning.OwnPace;
-import app.kemdro.web.records.performer.Performer;
-import app.kemdro.web.records.performer.Performers;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -19,6 +17,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -30,49 +29,52 @@ import org.springframework.web.bind.annotation.RequestParam;
 class PeopleController {
     private static final int A_DAY = 20;
 
-    private final Performers performers;
     private final Jobs jobs;
     private final Accounts accounts;
     private final OwnPace paces;
 
-    PeopleController(Performers performers, Jobs jobs, Accounts accounts, OwnPace paces) {
-        this.performers = performers;
+    PeopleController(Jobs jobs, Accounts accounts, OwnPace paces) {
         this.jobs = jobs;
         this.accounts = accounts;
         this.paces = paces;
     }
 
     /** Somebody who sits, in a line; what is known of their health is on a page of its own. */
-    record Sitter(long id, String name, String sitsFor) {}
+    record Sitter(long id, String name, String sitsFor) {
+        private static final int NAMED = 3;
+
+        static Sitter of(List<SitsFor> one) {
+            List<String> titles =
+                    one.stream().flatMap(s -> Stream.ofNullable(s.title())).toList();
+            int first = Math.max(0, titles.size() - NAMED);
+            return new Sitter(
+                    one.get(0).performer(),
+                    one.get(0).name(),
+                    titles.isEmpty()
+                            ? "sits for no job"
+                            : String.join("; ", titles.subList(first, titles.size()))
+                                    + (first == 0 ? "" : "; and " + first + " before"));
+        }
+    }
 
     /** Somebody who works, in a line: skill and hours as the last job has them. */
     record Artist(String name, String skill, String signsIn, String jobs, String pace) {}
 
     @GetMapping("/people")
     String people(Model model) {
-        List<Job> all = jobs.byCall();
-        model.addAttribute(
-                "sitters", performers.all().stream().map(p -> sitter(p, all)).toList());
-        model.addAttribute("artists", artists(all));
+        Map<Long, List<SitsFor>> sitting = jobs.sitting().stream()
+                .collect(Collectors.groupingBy(SitsFor::performer, LinkedHashMap::new, Collectors.toList()));
+        model.addAttribute("sitters", sitting.values().stream().map(Sitter::of).toList());
+        model.addAttribute("artists", artists());
         model.addAttribute("accounts", accounts.all());
         return "rooms/people/people";
     }
 
-    private static Sitter sitter(Performer performer, List<Job> all) {
-        List<String> titles = all.stream()
-                .filter(j -> j.performer().id() == performer.id())
-                .map(Job::title)
-                .toList();
-        return new Sitter(
-                performer.id(), performer.name(), titles.isEmpty() ? "sits for no job" : String.join("; ", titles));
-    }
-
     /** Hands of any job, under the name of their account where they have one, with what jobs say of their skill and hours. */
-    private List<Artist> artists(List<Job> all) {
+    private List<Artist> artists() {
         Called called = accounts.called();
         Map<String, List<Hands>> known = new TreeMap<>(String.CASE_INSENSITIVE_ORDER);
-        all.stream()
-                .flatMap(j -> j.brief().crew().stream())
+        jobs.working()
                 .forEach(h -> known.computeIfAbsent(called.fullName(h.name()), k -> new ArrayList<>())
                         .add(h));
         List<Pace> believed = paces.of(List.copyOf(known.keySet()));

@@ -1,106 +1,118 @@
 package app.kemdro.web.rooms.shelf;
 
-import app.kemdro.core.method.Trade;
-import app.kemdro.core.plan.Plan;
-import app.kemdro.core.plan.Problem;
-import app.kemdro.web.parts.figure.LookTints;
-import app.kemdro.web.parts.json.Json;
 import app.kemdro.web.parts.mishap.NotPossible;
-import app.kemdro.web.parts.ribbon.Ribbon;
 import app.kemdro.web.parts.words.Words;
-import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.jobfile.Again;
-import app.kemdro.web.records.plan.Obstacles;
 import app.kemdro.web.records.plan.Plans;
 import app.kemdro.web.records.run.OnTheJob;
 import app.kemdro.web.records.run.Runs;
 import app.kemdro.web.records.sample.ColdCasting;
+import app.kemdro.web.records.shelf.OnShelf;
+import app.kemdro.web.records.shelf.Place;
+import app.kemdro.web.records.shelf.Shelf;
+import app.kemdro.web.records.shelf.Shelf.Page;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDateTime;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.security.core.Authentication;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.util.UriComponentsBuilder;
 
-/** The shelf: every job by its call, with when to start and what stands in its way. */
+/** The shelf: jobs by their call, with when to start and what stands in their way. */
 @Controller
 class ShelfController {
+    private static final int ASIDE = 30;
+
+    private final Shelf shelf;
     private final Jobs jobs;
     private final Plans plans;
     private final Runs runs;
-    private final Trade trade;
-    private final Json json;
     private final Clock clock;
     private final OnTheJob onTheJob;
     private final Again again;
-    private final Obstacles obstacles;
 
-    ShelfController(
-            Jobs jobs,
-            Plans plans,
-            Runs runs,
-            Trade trade,
-            Json json,
-            Clock clock,
-            OnTheJob onTheJob,
-            Again again,
-            Obstacles obstacles) {
-        this.obstacles = obstacles;
+    ShelfController(Shelf shelf, Jobs jobs, Plans plans, Runs runs, Clock clock, OnTheJob onTheJob, Again again) {
+        this.shelf = shelf;
         this.again = again;
         this.onTheJob = onTheJob;
         this.jobs = jobs;
         this.plans = plans;
         this.runs = runs;
-        this.trade = trade;
-        this.json = json;
         this.clock = clock;
     }
 
-    /** A job as it stands on the shelf. */
-    record OnShelf(
-            Job job,
-            String day,
-            boolean newDay,
-            String startBy,
-            String call,
-            String says,
-            List<Problem> problems,
-            boolean running,
-            boolean sees,
-            String figure,
-            String ribbon) {}
+    /** A job, under its day. */
+    record Stands(OnShelf job, String day, boolean newDay, boolean past, boolean sees) {}
+
+    /** A job that was taken off the shelf, and until when it can be put back. */
+    record SetAside(long id, String title, String until) {}
 
     @GetMapping("/")
     String home() {
         return "redirect:/shelf";
     }
 
+    /**
+     * @param from a day, or a place
+     * @param before a place
+     * @param find words of a job's name, its production or its performer
+     */
     @GetMapping("/shelf")
-    String shelf(Model model, Authentication who) {
+    String shelf(
+            @RequestParam(defaultValue = "") String from,
+            @RequestParam(defaultValue = "") String before,
+            @RequestParam(defaultValue = "") String find,
+            Model model,
+            Authentication who) {
         LocalDateTime now = LocalDateTime.now(clock);
-        List<OnShelf> all = new java.util.ArrayList<>();
-        Set<Long> running = runs.openJobs();
-        String day = "";
-        for (Job job : comingFirst(jobs.byCall(), now)) {
-            boolean past = job.brief().call().isBefore(now);
-            String own = past
-                    ? "Past " + Words.day(job.brief().call())
-                    : Words.day(job.brief().call());
-            all.add(standing(job, own, !own.equals(day), onTheJob.sees(who, job), running.contains(job.id())));
-            day = own;
-        }
-        model.addAttribute("jobs", all);
+        String words = find.strip();
+        Optional<Place> start = Place.of(from);
+        Optional<Place> end = Place.of(before);
+        boolean isToday = words.isEmpty() && start.isEmpty() && end.isEmpty();
+        Page page = isToday ? shelf.today() : page(words, start, end);
+        model.addAttribute("jobs", byDay(page.jobs(), now, who));
+        model.addAttribute("isToday", isToday);
+        // all there is stands on one page: nothing has to be looked for
+        model.addAttribute(
+                "whole", isToday && page.earlier().isEmpty() && page.later().isEmpty());
+        model.addAttribute("find", words);
+        model.addAttribute(
+                "earlier", page.earlier().map(p -> link("before", p, words)).orElse(null));
+        model.addAttribute("later", page.later().map(p -> link("from", p, "")).orElse(null));
+        model.addAttribute("laterFrom", page.later().map(p -> Words.day(p.at())).orElse(""));
         model.addAttribute("today", Words.day(now) + ", " + Words.hour(now));
-        model.addAttribute("next", next(all, now));
-        model.addAttribute("aside", aside(now));
+        model.addAttribute("next", next(isToday && page.jobs().isEmpty(), now));
+        model.addAttribute(
+                "aside",
+                jobs.aside(now, ASIDE).stream()
+                        .map(a -> new SetAside(a.id(), a.title(), Words.day(a.until())))
+                        .toList());
         return "rooms/shelf/shelf";
+    }
+
+    private Page page(String words, Optional<Place> start, Optional<Place> end) {
+        if (!words.isEmpty()) {
+            return shelf.holding(words, end.orElse(Place.LAST));
+        }
+        return end.map(shelf::before).orElseGet(() -> shelf.from(start.orElseThrow()));
+    }
+
+    private static String link(String way, Place place, String find) {
+        UriComponentsBuilder link = UriComponentsBuilder.fromPath("/shelf").queryParam(way, place);
+        return (find.isEmpty() ? link : link.queryParam("find", "{find}"))
+                .build(find)
+                .toString();
     }
 
     /** Sets the bell-founder on the shelf, for tomorrow morning. */
@@ -134,59 +146,22 @@ class ShelfController {
         return "redirect:/shelf";
     }
 
-    /** A job that was taken off the shelf, and until when it can be put back. */
-    record Aside(long id, String title, String until) {}
-
-    private List<Aside> aside(LocalDateTime now) {
-        jobs.letGo(now);
-        return jobs.setAside().stream()
-                .map(j -> new Aside(
-                        j.id(), j.title(), Words.day(j.setAside().orElse(now).plusDays(Jobs.DAYS_ASIDE))))
-                .toList();
-    }
-
-    /** What is still to come by its call, then what is past, the latest first. */
-    private static List<Job> comingFirst(List<Job> byCall, LocalDateTime now) {
-        List<Job> order = new java.util.ArrayList<>();
-        byCall.stream().filter(j -> !j.brief().call().isBefore(now)).forEach(order::add);
-        for (int k = byCall.size() - 1; k >= 0; k--) {
-            if (byCall.get(k).brief().call().isBefore(now)) {
-                order.add(byCall.get(k));
-            }
+    private List<Stands> byDay(List<OnShelf> shown, LocalDateTime now, Authentication who) {
+        Set<Long> seen = onTheJob.seen(who, shown.stream().map(OnShelf::id).collect(Collectors.toSet()));
+        List<Stands> all = new ArrayList<>();
+        String day = "";
+        for (OnShelf job : shown) {
+            boolean past = job.call().isBefore(now);
+            String own = past ? "Past " + Words.day(job.call()) : Words.day(job.call());
+            all.add(new Stands(job, own, !own.equals(day), past, seen.contains(job.id())));
+            day = own;
         }
-        return order;
+        return all;
     }
 
-    private OnShelf standing(Job job, String day, boolean newDay, boolean sees, boolean running) {
-        Plans.Answer answer = plans.of(job);
-        Optional<Plan> plan = answer.plan();
-        return new OnShelf(
-                job,
-                day,
-                newDay,
-                plan.map(p -> Words.hour(p.startBy())).orElse("–"),
-                Words.hour(job.brief().call()),
-                plan.map(ShelfController::says).orElse("No plan yet."),
-                sees ? obstacles.of(job, answer) : List.of(),
-                running,
-                sees,
-                json.text(LookTints.figure(job.look(), Set.of(), trade)),
-                json.text(plan.map(p -> Ribbon.of(p, null))
-                        .orElseGet(() -> Ribbon.empty(job.brief().call()))));
-    }
-
-    private static String says(Plan plan) {
-        return "Chair-in stands at " + Words.hour(plan.chairIn()) + ": ready " + Words.ready(plan.ready()) + ", "
-                + Words.inHand(Words.minutesInHand(plan)) + ".";
-    }
-
-    private String next(List<OnShelf> all, LocalDateTime now) {
-        return all.stream()
-                .flatMap(s -> plans.of(s.job()).plan().stream())
-                .map(Plan::chairIn)
-                .filter(t -> t.isAfter(now))
-                .min(LocalDateTime::compareTo)
+    private String next(boolean nothing, LocalDateTime now) {
+        return shelf.nextChairIn()
                 .map(t -> Words.span(Duration.between(now, t).toMinutes()) + " until the next chair-in.")
-                .orElse(all.isEmpty() ? "Nothing stands here yet." : "No chair-in is due.");
+                .orElse(nothing ? "Nothing stands here yet." : "No chair-in is due.");
     }
 }

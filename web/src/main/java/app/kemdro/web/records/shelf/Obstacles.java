@@ -1,0 +1,60 @@
+package app.kemdro.web.records.shelf;
+
+import app.kemdro.core.plan.Problem;
+import app.kemdro.web.records.job.Job;
+import app.kemdro.web.records.plan.InTheWay;
+import app.kemdro.web.records.plan.Plans.Answer;
+import app.kemdro.web.records.shelf.OnShelf.Way;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Component;
+
+/** Everything that stands in the way of a job, gathered from all rooms: what stops comes first. */
+@Component
+class Obstacles {
+    private static final Logger LOG = LoggerFactory.getLogger(Obstacles.class);
+
+    /** A room that could not be asked is asked again at the next look. */
+    private static final LocalDateTime AT_ONCE = LocalDate.EPOCH.atStartOfDay();
+
+    private final List<InTheWay> rooms;
+
+    Obstacles(List<InTheWay> rooms) {
+        this.rooms = rooms;
+    }
+
+    /** What was gathered, and from when on something else may stand in the way because time has passed. */
+    record Gathered(List<Way> lines, Optional<LocalDateTime> until) {}
+
+    Gathered of(Job job, Answer answer) {
+        List<Way> lines = new ArrayList<>();
+        List<LocalDateTime> until = new ArrayList<>();
+        answer.problems()
+                .forEach(p -> lines.add(way(p.zones().isEmpty() && p.entries().isEmpty() ? "order" : "look", p)));
+        answer.plan()
+                .ifPresent(plan -> rooms.forEach(room -> {
+                    try {
+                        InTheWay.Said said = room.of(job, plan);
+                        said.lines().forEach(p -> lines.add(way(room.room(), p)));
+                        said.until().ifPresent(until::add);
+                    } catch (RuntimeException e) {
+                        // one room that stumbles over a job takes neither the shelf nor the other jobs with it
+                        LOG.error("{} could not say what stands in the way of job {}", room.getClass(), job.id(), e);
+                        lines.add(new Way(room.room(), true, "One room could not be asked.", "Open the job's rooms."));
+                        until.add(AT_ONCE);
+                    }
+                }));
+        lines.sort(Comparator.comparing(w -> !w.stops()));
+        return new Gathered(lines, until.stream().min(Comparator.naturalOrder()));
+    }
+
+    private static Way way(String room, Problem p) {
+        return new Way(room, p.stops(), p.what(), p.remedy());
+    }
+}

@@ -1,0 +1,59 @@
+package app.kemdro.web.records.shelf;
+
+import app.kemdro.web.parts.words.Words;
+import java.time.Duration;
+import java.time.LocalDateTime;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A job as it stands on the shelf.
+ *
+ * @param running whether somebody sits for it now
+ * @param startBy empty, as the next two, where there is no plan
+ * @param figure what is on the body, as JSON for the drawing
+ * @param ribbon the strip, as JSON
+ * @param inTheWay what stands in its way, what stops first; empty where its day is over
+ */
+public record OnShelf(
+        long id,
+        String title,
+        String production,
+        String performer,
+        LocalDateTime call,
+        boolean running,
+        @Nullable LocalDateTime startBy,
+        @Nullable LocalDateTime chairIn,
+        @Nullable LocalDateTime ready,
+        String figure,
+        String ribbon,
+        List<Way> inTheWay) {
+
+    /**
+     * Something that stands in the way.
+     *
+     * @param room the room in which it is seen to
+     * @param stops whether it cannot be done like this
+     */
+    public record Way(String room, boolean stops, String what, String remedy) {}
+
+    /** When to start at the latest, as an hour. */
+    public String startsBy() {
+        return startBy == null ? "–" : Words.hour(startBy);
+    }
+
+    /** The call, as an hour. */
+    public String calls() {
+        return Words.hour(call);
+    }
+
+    /** What its plan comes to. */
+    public String says() {
+        if (chairIn == null || ready == null) {
+            return "No plan yet.";
+        }
+        long inHand = Math.floorDiv(Duration.between(ready, call).getSeconds(), 60);
+        return "Chair-in stands at " + Words.hour(chairIn) + ": ready " + Words.ready(ready) + ", "
+                + Words.inHand(inHand) + ".";
+    }
+}

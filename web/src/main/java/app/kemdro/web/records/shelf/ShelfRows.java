@@ -1,0 +1,153 @@
+package app.kemdro.web.records.shelf;
+
+import jakarta.persistence.EntityManager;
+import jakarta.persistence.TypedQuery;
+import java.time.LocalDateTime;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Asks for jobs as rows, not as whole jobs: the shelf needs ten values of each, whatever lies on the body. */
+@Repository
+class ShelfRows {
+    private static final String ON_SHELF = "j.setAside is null";
+    private static final String FROM = " and (j.callAt > :at or j.callAt = :at and j.id >= :id)";
+    private static final String BEFORE = " and (j.callAt < :at or j.callAt = :at and j.id < :id)";
+    private static final String FORWARDS = " order by j.callAt, j.id";
+    private static final String BACKWARDS = " order by j.callAt desc, j.id desc";
+
+    private final EntityManager data;
+
+    ShelfRows(EntityManager data) {
+        this.data = data;
+    }
+
+    /**
+     * One job, with what was kept of it.
+     *
+     * @param lift the last block that was lifted
+     * @param run the run that is on
+     * @param stock rises with everything that is added to the products of the house or changed in them; none is ever taken out
+     */
+    record Row(
+            long id,
+            String title,
+            String production,
+            String performer,
+            LocalDateTime call,
+            long version,
+            long performerVersion,
+            @Nullable Long lift,
+            @Nullable Long run,
+            long stock,
+            @Nullable ShelfLine line) {}
+
+    /** Where a job stands. */
+    record At(long id, LocalDateTime call) {
+        boolean isBefore(Place place) {
+            return call.isBefore(place.at()) || call.equals(place.at()) && id < place.job();
+        }
+    }
+
+    /** Jobs from a place on, the soonest first. */
+    List<At> from(Place place, int most) {
+        return find("", FROM + FORWARDS, place, List.of(), most);
+    }
+
+    /** Jobs before a place, the latest first. */
+    List<At> before(Place place, int most) {
+        return find("", BEFORE + BACKWARDS, place, List.of(), most);
+    }
+
+    /** Jobs before a place in whose name, production or performer's name all of these words stand, the latest first. */
+    List<At> holding(List<String> words, Place place, int most) {
+        StringBuilder where = new StringBuilder();
+        for (int k = 0; k < words.size(); k++) {
+            where.append(" and lower(concat(j.title, ' ', p.name, ' ', j.production)) like :w")
+                    .append(k)
+                    .append(" escape '!'");
+        }
+        return find(" join j.performer p", where + BEFORE + BACKWARDS, place, words, most);
+    }
+
+    private List<At> find(String join, String where, Place place, List<String> words, int most) {
+        TypedQuery<At> query = data.createQuery(
+                        "select new app.kemdro.web.records.shelf.ShelfRows$At(j.id, j.callAt) from Job j" + join
+                                + " where " + ON_SHELF + where,
+                        At.class)
+                .setParameter("at", place.at())
+                .setParameter("id", place.job())
+                .setMaxResults(most);
+        for (int k = 0; k < words.size(); k++) {
+            query.setParameter("w" + k, like(words.get(k)));
+        }
+        return query.getResultList();
+    }
+
+    /** Jobs for which somebody sits now, the soonest call first. */
+    List<At> running() {
+        return data.createQuery(
+                        "select new app.kemdro.web.records.shelf.ShelfRows$At(j.id, j.callAt) from Run r"
+                                + " join Job j on j.id = r.jobId where r.endedAt is null and " + ON_SHELF + FORWARDS,
+                        At.class)
+                .getResultList();
+    }
+
+    /** These jobs, in this order. What is worked out of each is worked out of these only. */
+    List<Row> rows(List<At> jobs) {
+        List<Long> ids = jobs.stream().map(At::id).toList();
+        return data
+                .createQuery(
+                        "select new app.kemdro.web.records.shelf.ShelfRows$Row(j.id, j.title, j.production, p.name, j.callAt,"
+                                + " j.version, p.version, (select max(s.id) from SafetyLift s where s.jobId = j.id),"
+                                + " (select max(r.id) from Run r where r.jobId = j.id and r.endedAt is null),"
+                                + " (select count(a) + coalesce(sum(a.version), 0) from Product a), l)"
+                                + " from Job j join j.performer p left join ShelfLine l on l.jobId = j.id where j.id in :ids",
+                        Row.class)
+                .setParameter("ids", ids)
+                .getResultList()
+                .stream()
+                .sorted(Comparator.comparingInt(r -> ids.indexOf(r.id())))
+                .toList();
+    }
+
+    private static String like(String word) {
+        return "%" + word.toLowerCase(Locale.ROOT).replaceAll("([!%_])", "!$1") + "%";
+    }
+
+    /** This job, set aside or not. */
+    Optional<Row> of(long job) {
+        return rows(List.of(new At(job, LocalDateTime.MIN))).stream().findFirst();
+    }
+
+    /** The soonest chair-in of all jobs that is still to come. */
+    Optional<LocalDateTime> nextChairIn(LocalDateTime now) {
+        return Optional.ofNullable(data.createQuery(
+                        "select min(l.chairIn) from ShelfLine l join Job j on j.id = l.jobId where l.chairIn > :now and "
+                                + ON_SHELF,
+                        LocalDateTime.class)
+                .setParameter("now", now)
+                .getSingleResult());
+    }
+
+    /** Jobs whose call is still to come and of which nothing is kept that was made of this version of them; the soonest first. */
+    List<Long> unmade(LocalDateTime now, String build, int most) {
+        return data.createQuery(
+                        "select j.id from Job j left join ShelfLine l on l.jobId = j.id where " + ON_SHELF
+                                + " and j.callAt >= :now and (l is null or l.madeOf not like :build)" + FORWARDS,
+                        Long.class)
+                .setParameter("now", now)
+                .setParameter("build", build + "%")
+                .setMaxResults(most)
+                .getResultList();
+    }
+
+    @Transactional
+    void keep(ShelfLine line) {
+        data.merge(line);
+    }
+}
