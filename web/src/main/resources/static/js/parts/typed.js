@@ -1,6 +1,8 @@
 // What was typed into a form and not saved yet stays on this device, whatever way the page is left, until it is saved or thrown away.
 const place = (form) => `typed ${new URL(form.action).pathname}`;
 
+const opened = (form) => form.elements.namedItem('_was');
+
 const read = (form) => [...new FormData(form)].filter(([name]) => !name.startsWith('_')).map(([name, value]) => [name, String(value)]);
 
 function fill(form, typed) {
@@ -36,16 +38,18 @@ export function mountTyped(root) {
     if (form.dataset.mounted) continue;
     form.dataset.mounted = '1';
     const saved = JSON.stringify(read(form));
-    const kept = sessionStorage.getItem(place(form));
+    const kept = JSON.parse(sessionStorage.getItem(place(form)) ?? 'null');
     // what the server sent back with a complaint is already what was typed
-    if (kept && kept !== saved && !form.querySelector('.problems')) {
-      fill(form, JSON.parse(kept));
+    if (kept && JSON.stringify(kept.typed) !== saved && !form.querySelector('.problems')) {
+      fill(form, kept.typed);
+      // it was typed over what stood there then
+      if (opened(form) && kept.was) opened(form).value = kept.was;
       say(form);
     }
     const keep = () => {
-      const now = JSON.stringify(read(form));
-      if (now === saved) sessionStorage.removeItem(place(form));
-      else sessionStorage.setItem(place(form), now);
+      const now = read(form);
+      if (JSON.stringify(now) === saved) sessionStorage.removeItem(place(form));
+      else sessionStorage.setItem(place(form), JSON.stringify({ typed: now, was: opened(form)?.value }));
     };
     form.addEventListener('input', keep);
     form.addEventListener('change', keep);

@@ -3,6 +3,7 @@ package app.kemdro.web.rooms;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.web.parts.json.Json;
 import app.kemdro.web.parts.ribbon.Ribbon;
+import app.kemdro.web.parts.typed.SaysMeanwhile;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.plan.Plans;
@@ -15,7 +16,11 @@ import org.springframework.ui.Model;
 @Component
 public class Rooms {
     /** Under this name a room is told what the last change did; it is said before the plan's own sentence. */
-    public static final String CHANGE = "change";
+    public static final String CHANGE = SaysMeanwhile.CHANGE;
+
+    /** Said where a press was meant for what stood there before. */
+    public static final String CHANGED_MEANWHILE =
+            "This was changed on another screen meanwhile, and stands as you see it now. Nothing of yours was done; press again if you still mean it.";
 
     private final Plans plans;
     private final Json json;

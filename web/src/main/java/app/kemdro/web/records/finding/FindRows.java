@@ -9,10 +9,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** Asks for what can be found. */
 @Repository
 class FindRows {
-    private static final String UNREAD = " from Job j join j.performer p left join FindText t on t.jobId = j.id"
-            + " where j.setAside is null and (t is null or t.stale"
-            + " or t.madeOf <> concat(:build, ' ', cast(j.version as string), '.', cast(p.version as string)))";
-
     private final EntityManager data;
 
     FindRows(EntityManager data) {
@@ -41,52 +37,70 @@ class FindRows {
         return query.getResultList();
     }
 
-    /** Jobs of which what is kept is not what they say today, the latest first. */
-    List<Long> unread(String build, int most) {
-        return data.createQuery("select j.id" + UNREAD + " order by j.id desc", Long.class)
-                .setParameter("build", build)
+    /** A job that is to be read, and how much of it. */
+    record Unread(long job, int changes) {}
+
+    /** Jobs that are to be read, the latest first. */
+    List<Unread> unread(int most) {
+        return data.createQuery(
+                        "select new app.kemdro.web.records.finding.FindRows$Unread(t.jobId, t.unread) from FindText t"
+                                + " where t.unread > 0 order by t.jobId desc",
+                        Unread.class)
                 .setMaxResults(most)
                 .getResultList();
     }
 
-    long countUnread(String build) {
-        return data.createQuery("select count(j)" + UNREAD, Long.class)
-                .setParameter("build", build)
+    long countUnread() {
+        return data.createQuery("select count(t) from FindText t where t.unread > 0", Long.class)
                 .getSingleResult();
     }
 
-    /** What is said from now on, while it is being read, makes it stale again. */
+    /** What another build has read is read again: a technique or a zone may be called otherwise now. */
     @Transactional
-    void begin(long job) {
-        int there = data.createQuery("update FindText t set t.stale = false where t.jobId = :job")
-                .setParameter("job", job)
+    void readBy(String build) {
+        data.createQuery("update FindText t set t.unread = 1 where t.build <> :build and t.unread = 0")
+                .setParameter("build", build)
                 .executeUpdate();
-        if (there == 0) {
+    }
+
+    /** Something in this job is not what was read. */
+    @Transactional
+    void changed(long job) {
+        if (data.createQuery("update FindText t set t.unread = t.unread + 1 where t.jobId = :job")
+                        .setParameter("job", job)
+                        .executeUpdate()
+                == 0) {
             data.persist(new FindText(job));
         }
     }
 
+    /** The same of every job for which this person sits. */
     @Transactional
-    void keep(long job, String madeOf, String low, String lines) {
-        data.createQuery(
-                        "update FindText t set t.madeOf = :madeOf, t.low = :low, t.lines = :lines where t.jobId = :job")
-                .setParameter("madeOf", madeOf)
+    void changedOf(long performer) {
+        data.createQuery("update FindText t set t.unread = t.unread + 1 where t.jobId in"
+                        + " (select j.id from Job j where j.performer.id = :performer)")
+                .setParameter("performer", performer)
+                .executeUpdate();
+    }
+
+    /** Keeps what was read of a job, unless more has changed meanwhile: then it is read once more. */
+    @Transactional
+    void keep(Unread read, String build, String low, String lines) {
+        data.createQuery("update FindText t set t.unread = 0, t.build = :build, t.low = :low, t.lines = :lines"
+                        + " where t.jobId = :job and t.unread = :changes")
+                .setParameter("build", build)
                 .setParameter("low", low)
                 .setParameter("lines", lines)
-                .setParameter("job", job)
+                .setParameter("job", read.job())
+                .setParameter("changes", read.changes())
                 .executeUpdate();
     }
 
-    @Transactional
-    void stale(long job) {
-        data.createQuery("update FindText t set t.stale = true where t.jobId = :job")
-                .setParameter("job", job)
-                .executeUpdate();
-    }
-
+    /** Keeps nothing of a job until it is read again. */
     @Transactional
     void forget(long job) {
-        data.createQuery("delete from FindText t where t.jobId = :job")
+        data.createQuery(
+                        "update FindText t set t.unread = t.unread + 1, t.low = '', t.lines = '[]' where t.jobId = :job")
                 .setParameter("job", job)
                 .executeUpdate();
     }

@@ -10,18 +10,18 @@ class FindText {
     @Id
     private long jobId;
 
-    /** Build and versions of the job and of who sits. */
-    private String madeOf = "";
+    /** The build that read it. */
+    private String build = "";
 
-    /** Whether something was said or mixed since. */
-    private boolean stale;
+    /** How often the job was changed, or something was said or mixed, since it was read. */
+    private int unread = 1;
 
     /** All of it in small letters. */
     private String low = "";
 
     /** Its lines as they are said, as JSON. */
     @Lob
-    private String lines = "";
+    private String lines = "[]";
 
     protected FindText() {}
 

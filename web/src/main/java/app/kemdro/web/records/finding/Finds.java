@@ -8,10 +8,12 @@ import app.kemdro.web.parts.live.Background;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.finding.Found.Line;
 import app.kemdro.web.records.job.Job;
+import app.kemdro.web.records.job.JobChanged;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.job.NoSuchJob;
 import app.kemdro.web.records.paint.KeptMixes;
 import app.kemdro.web.records.paint.MixesChanged;
+import app.kemdro.web.records.performer.PerformerRenamed;
 import app.kemdro.web.records.run.Follower;
 import app.kemdro.web.records.run.OnTheJob;
 import app.kemdro.web.records.run.Run;
@@ -45,8 +47,12 @@ public class Finds implements Follower, DisposableBean {
     private static final int AT_ONCE = 40;
 
     private static final int ROWS = 100;
-    private static final int FIRST_LOOK = 40;
-    private static final int LOOK_EVERY = 60;
+    private static final int FIRST_LOOK = 1;
+    private static final int LOOK_EVERY = 10;
+
+    /** So many are read in one go beside everything else. */
+    private static final int SOME = 2000;
+
     private static final Logger LOG = LoggerFactory.getLogger(Finds.class);
 
     private final FindRows rows;
@@ -79,7 +85,17 @@ public class Finds implements Follower, DisposableBean {
         this.trade = trade;
         this.json = json;
         this.build = build;
-        beside.scheduleWithFixedDelay(() -> read(Integer.MAX_VALUE), FIRST_LOOK, LOOK_EVERY, TimeUnit.SECONDS);
+        beside.schedule(this::readBefore, FIRST_LOOK, TimeUnit.MILLISECONDS);
+        beside.scheduleWithFixedDelay(() -> read(SOME), LOOK_EVERY, LOOK_EVERY, TimeUnit.SECONDS);
+    }
+
+    /** A house that another build kept is read anew, before anybody is told that all of it was looked through. */
+    private void readBefore() {
+        try {
+            rows.readBy(build);
+        } catch (RuntimeException e) {
+            LOG.warn("What was read before could not be looked through", e);
+        }
     }
 
     /**
@@ -92,7 +108,7 @@ public class Finds implements Follower, DisposableBean {
 
     /** Lines that hold all of these words, in jobs that somebody sees, the latest call first. */
     public Answer find(String words, Authentication who) {
-        read(AT_ONCE);
+        long unread = read(AT_ONCE) < AT_ONCE ? 0 : rows.countUnread();
         List<String> low = Arrays.asList(words.strip().toLowerCase(Locale.ROOT).split("\\s+"));
         List<Found> all = new ArrayList<>();
         int left = MOST;
@@ -111,7 +127,7 @@ public class Finds implements Follower, DisposableBean {
             }
             from += ROWS;
         } while (left > 0 && some.size() == ROWS);
-        return new Answer(all, left <= 0, rows.countUnread(build));
+        return new Answer(all, left <= 0, unread);
     }
 
     private List<Line> lines(FindRows.Row row, List<String> low, int most) {
@@ -141,12 +157,22 @@ public class Finds implements Follower, DisposableBean {
 
     @Override
     public void follow(RunNow now, String press) {
-        rows.stale(now.run().jobId());
+        rows.changed(now.run().jobId());
     }
 
     @EventListener
     void mixed(MixesChanged changed) {
-        rows.stale(changed.job());
+        rows.changed(changed.job());
+    }
+
+    @EventListener
+    void changed(JobChanged changed) {
+        rows.changed(changed.job());
+    }
+
+    @EventListener
+    void renamed(PerformerRenamed renamed) {
+        rows.changedOf(renamed.performer());
     }
 
     /** Keeps nothing of what was said in this job; it is read anew before the next search. */
@@ -154,24 +180,21 @@ public class Finds implements Follower, DisposableBean {
         rows.forget(job);
     }
 
-    /** Reads jobs again that say something else than what is kept of them. */
-    void read(int most) {
-        for (long id : rows.unread(build, most)) {
+    /** Reads jobs again that say something else than what is kept of them, and says how many. */
+    int read(int most) {
+        List<FindRows.Unread> unread = rows.unread(most);
+        for (FindRows.Unread one : unread) {
             try {
-                rows.begin(id);
-                Job job = jobs.get(id);
-                List<Line> lines = linesOf(job);
+                List<Line> lines = linesOf(jobs.get(one.job()));
                 rows.keep(
-                        id,
-                        build + " " + job.version(),
-                        lines.stream().map(Finds::low).collect(Collectors.joining("\n")),
-                        json.text(lines));
+                        one, build, lines.stream().map(Finds::low).collect(Collectors.joining("\n")), json.text(lines));
             } catch (NoSuchJob | DataAccessException e) {
-                LOG.debug("Job {} was not read", id, e);
+                LOG.debug("Job {} was not read", one.job(), e);
             } catch (RuntimeException e) {
-                LOG.warn("Job {} could not be read for finding", id, e);
+                LOG.warn("Job {} could not be read for finding", one.job(), e);
             }
         }
+        return unread.size();
     }
 
     /** Everything that can be found in a job, in the order in which it is read. */

@@ -1,11 +1,13 @@
 package app.kemdro.web.records.job;
 
 import app.kemdro.core.look.Brief;
+import app.kemdro.web.records.performer.PerformerRenamed;
 import app.kemdro.web.records.performer.Performers;
 import java.time.LocalDateTime;
 import java.util.Collection;
 import java.util.List;
 import java.util.function.Consumer;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -18,8 +20,10 @@ public class Jobs {
 
     private final JobRepository repository;
     private final Performers performers;
+    private final ApplicationEventPublisher told;
 
-    Jobs(JobRepository repository, Performers performers) {
+    Jobs(JobRepository repository, Performers performers, ApplicationEventPublisher told) {
+        this.told = told;
         this.repository = repository;
         this.performers = performers;
     }
@@ -71,17 +75,28 @@ public class Jobs {
 
     @Transactional
     public Job add(Job job) {
-        job.newcomer().ifPresent(told -> job.seat(performers.meant(told)));
-        return repository.saveAndFlush(job);
+        return kept(job);
     }
 
     /** Changes a job in one transaction and returns it as stored. */
     @Transactional
     public Job change(long id, Consumer<Job> change) {
         Job job = get(id);
+        long sat = job.performer().id();
+        String called = job.performer().name();
         change.accept(job);
-        job.newcomer().ifPresent(told -> job.seat(performers.meant(told)));
-        return repository.saveAndFlush(job);
+        Job kept = kept(job);
+        if (kept.performer().id() == sat && !kept.performer().name().equals(called)) {
+            told.publishEvent(new PerformerRenamed(sat));
+        }
+        return kept;
+    }
+
+    private Job kept(Job job) {
+        job.newcomer().ifPresent(newcomer -> job.seat(performers.meant(newcomer)));
+        Job kept = repository.saveAndFlush(job);
+        told.publishEvent(new JobChanged(kept.id()));
+        return kept;
     }
 
     /** Takes a job off the shelf; it stays beside it for {@link #DAYS_ASIDE} days and can be put back. */

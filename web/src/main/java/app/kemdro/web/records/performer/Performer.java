@@ -98,12 +98,13 @@ public class Performer {
         return new Brief.Performer(name, heightCm, weightKg, headCm, Joined.split(reactsTo), brows, hair);
     }
 
+    /** Takes over what a brief says of them; a reaction is only ever added so, and taken out by {@link #noLongerReactsTo} alone. */
     public final void describe(Brief.Performer facts) {
         name = facts.name();
         heightCm = facts.heightCm();
         weightKg = facts.weightKg();
         headCm = facts.headCm();
-        reactsTo = Joined.join(facts.reactsTo());
+        alsoReactsTo(facts.reactsTo());
         brows = facts.brows();
         hair = facts.hair();
     }
@@ -114,6 +115,13 @@ public class Performer {
         if (all.addAll(reactions)) {
             reactsTo = Joined.join(all);
         }
+    }
+
+    /** A reaction turned out not to be one. */
+    public void noLongerReactsTo(String reaction) {
+        Set<String> all = new HashSet<>(Joined.split(reactsTo));
+        all.remove(reaction);
+        reactsTo = Joined.join(all);
     }
 
     /** What is known of them beside their reactions. */

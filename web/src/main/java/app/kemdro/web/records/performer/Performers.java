@@ -3,6 +3,7 @@ package app.kemdro.web.records.performer;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -11,7 +12,10 @@ import org.springframework.transaction.annotation.Transactional;
 public class Performers {
     private final PerformerRepository repository;
 
-    Performers(PerformerRepository repository) {
+    private final ApplicationEventPublisher told;
+
+    Performers(PerformerRepository repository, ApplicationEventPublisher told) {
+        this.told = told;
         this.repository = repository;
     }
 
@@ -53,8 +57,12 @@ public class Performers {
     @Transactional
     public void change(long id, Consumer<Performer> change) {
         Performer performer = get(id);
+        String called = performer.name();
         change.accept(performer);
         repository.save(performer);
+        if (!performer.name().equals(called)) {
+            told.publishEvent(new PerformerRenamed(id));
+        }
     }
 
     /** Forgets somebody who sits for no job. */

@@ -15,8 +15,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Repository
 class ShelfRows {
     private static final String ON_SHELF = "j.setAside is null";
-    private static final String FROM = " and (j.callAt > :at or j.callAt = :at and j.id >= :id)";
-    private static final String BEFORE = " and (j.callAt < :at or j.callAt = :at and j.id < :id)";
+    private static final String FROM = " and j.callAt >= :at and (j.callAt > :at or j.id >= :id)";
+    private static final String BEFORE = " and j.callAt <= :at and (j.callAt < :at or j.id < :id)";
     private static final String FORWARDS = " order by j.callAt, j.id";
     private static final String BACKWARDS = " order by j.callAt desc, j.id desc";
 

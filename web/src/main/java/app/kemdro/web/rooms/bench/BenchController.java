@@ -7,6 +7,7 @@ import app.kemdro.core.plan.BenchDays.Slot;
 import app.kemdro.core.plan.BenchWork;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.web.parts.file.Files;
+import app.kemdro.web.parts.typed.Typed;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
@@ -51,7 +52,10 @@ class BenchController {
     private final Trade trade;
     private final Clock clock;
 
-    BenchController(Jobs jobs, Plans plans, Removals removals, Rooms rooms, Trade trade, Clock clock) {
+    private final Typed typed;
+
+    BenchController(Jobs jobs, Plans plans, Removals removals, Rooms rooms, Trade trade, Clock clock, Typed typed) {
+        this.typed = typed;
         this.removals = removals;
         this.jobs = jobs;
         this.plans = plans;
@@ -75,6 +79,7 @@ class BenchController {
         rooms.open(model, job, "bench");
         BenchDays days = days(job);
         Hours hours = job.benchHours();
+        model.addAttribute("was", typed.text(StandingBench.fields(job)));
         model.addAttribute("bench", hours);
         model.addAttribute("week", week(hours));
         model.addAttribute("things", things(job));

@@ -9,6 +9,8 @@ import app.kemdro.web.parts.figure.FigureModel;
 import app.kemdro.web.parts.figure.FigureModel.Tint;
 import app.kemdro.web.parts.json.Json;
 import app.kemdro.web.parts.sensor.RoomSensor;
+import app.kemdro.web.parts.typed.Fields;
+import app.kemdro.web.parts.typed.Typed;
 import app.kemdro.web.records.account.Account;
 import app.kemdro.web.records.account.Accounts;
 import app.kemdro.web.records.job.Job;
@@ -50,6 +52,7 @@ class BriefController {
     private final Clock clock;
     private final Performers performers;
     private final Accounts accounts;
+    private final Typed typed;
 
     BriefController(
             Jobs jobs,
@@ -61,7 +64,9 @@ class BriefController {
             RoomSensor sensor,
             Clock clock,
             Performers performers,
-            Accounts accounts) {
+            Accounts accounts,
+            Typed typed) {
+        this.typed = typed;
         this.performers = performers;
         this.accounts = accounts;
         this.sensor = sensor;
@@ -99,7 +104,9 @@ class BriefController {
     String brief(@PathVariable long id, Model model) {
         Job job = jobs.get(id);
         rooms.open(model, job, "brief");
-        return show(model, BriefForm.of(job));
+        BriefForm form = BriefForm.of(job);
+        model.addAttribute("was", typed.text(Fields.of(form)));
+        return show(model, form);
     }
 
     @PostMapping("/jobs/{id}/brief")
@@ -175,7 +182,15 @@ class BriefController {
         model.addAttribute("hairKinds", Brief.Hair.values());
         model.addAttribute("seenKinds", Brief.Seen.values());
         model.addAttribute("sensed", sensor.now().orElse(null));
-        model.addAttribute("reactions", trade.materials().reactions());
+        Set<String> known = model.getAttribute("job") instanceof Job job
+                ? job.performer().facts().reactsTo()
+                : Set.of();
+        model.addAttribute("known", trade.materials().reactions(known));
+        model.addAttribute(
+                "reactions",
+                trade.materials().reactions().stream()
+                        .filter(r -> !known.contains(r.id()))
+                        .toList());
         model.addAttribute("zones", trade.body().zones());
         model.addAttribute("sitters", performers.names());
         model.addAttribute(

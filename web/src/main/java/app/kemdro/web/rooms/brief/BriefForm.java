@@ -66,7 +66,6 @@ public class BriefForm {
         form.height = number(brief.performer().heightCm());
         form.weight = number(brief.performer().weightKg());
         form.head = number(brief.performer().headCm());
-        form.reactsTo = new ArrayList<>(brief.performer().reactsTo());
         form.callDay = brief.call().toLocalDate().toString();
         form.callHour = brief.call().toLocalTime().toString();
         form.chairIn = brief.chairIn().map(t -> t.toLocalTime().toString()).orElse("");

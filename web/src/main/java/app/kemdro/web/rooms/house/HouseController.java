@@ -15,6 +15,7 @@ import app.kemdro.web.parts.file.Files;
 import app.kemdro.web.parts.sensor.Reading;
 import app.kemdro.web.parts.sensor.RoomSensor;
 import app.kemdro.web.parts.sensor.SimulatedSensor;
+import app.kemdro.web.parts.typed.Typed;
 import app.kemdro.web.records.product.Product;
 import app.kemdro.web.records.product.Products;
 import app.kemdro.web.records.school.UsualSchools;
@@ -56,13 +57,17 @@ class HouseController {
     private final Trade trade;
     private final Clock clock;
 
+    private final Typed fields;
+
     HouseController(
             Products products,
             UsualSchools usual,
             RoomSensor sensor,
             SimulatedSensor simulated,
             Trade trade,
-            Clock clock) {
+            Clock clock,
+            Typed fields) {
+        this.fields = fields;
         this.products = products;
         this.usual = usual;
         this.sensor = sensor;
@@ -133,7 +138,10 @@ class HouseController {
     @GetMapping("/house/products/{code}")
     String product(@PathVariable String code, Model model, RedirectAttributes after) {
         return products.find(code)
-                .map(p -> form(code, Products.typed(p), Map.of(), model))
+                .map(p -> {
+                    model.addAttribute("was", fields.text(StandingProduct.fields(p)));
+                    return form(code, Products.typed(p), Map.of(), model);
+                })
                 .orElseGet(() -> {
                     after.addFlashAttribute(Rooms.CHANGE, "There is no product '" + code + "' in the house.");
                     return "redirect:/house";

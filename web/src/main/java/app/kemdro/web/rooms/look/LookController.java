@@ -177,22 +177,16 @@ class LookController {
         return new Tint(whole < 4 ? "min1" : whole < 8 ? "min2" : whole < 14 ? "min3" : "min4", whole + " min");
     }
 
-    /**
-     * A change to the look.
-     *
-     * @param zones zones that stay pressed
-     * @param live whether a script asks and swaps the room in, so that it need not be sent to fetch it
-     */
-    record Press(long id, List<String> zones, String show, boolean live, String artist) {}
-
     @ModelAttribute
     Press press(
             @PathVariable long id,
             @RequestParam(defaultValue = "") List<String> zones,
             @RequestParam(defaultValue = "look") String show,
+            @RequestParam(defaultValue = "") String entry,
+            @RequestParam(defaultValue = "") String had,
             @RequestHeader(name = "X-Live", required = false) @Nullable String live,
             Principal who) {
-        return new Press(id, zones, show, live != null, who.getName());
+        return new Press(id, zones, show, live != null, who.getName(), entry, had);
     }
 
     @PostMapping("/jobs/{id}/look/add")
@@ -343,7 +337,12 @@ class LookController {
     @PostMapping("/jobs/{id}/look/back")
     String back(@ModelAttribute Press press, Model model, RedirectAttributes after) {
         runs.refuseWhileRunning(press.id());
-        return answer(press, plans.takeBack(jobs.get(press.id())), model, after);
+        Job job = jobs.get(press.id());
+        return answer(
+                press,
+                press.isAsSeen(job) ? plans.takeBack(job) : new Plans.Changed(job, Rooms.CHANGED_MEANWHILE),
+                model,
+                after);
     }
 
     private Technique known(String technique) {
@@ -365,6 +364,9 @@ class LookController {
     private String change(Press press, UnaryOperator<Look> change, Model model, RedirectAttributes after) {
         runs.refuseWhileRunning(press.id());
         Job job = jobs.get(press.id());
+        if (!press.isAsSeen(job)) {
+            return answer(press, new Plans.Changed(job, Rooms.CHANGED_MEANWHILE), model, after);
+        }
         try {
             return answer(press, plans.changeLook(job, change), model, after);
         } catch (Unknown unknown) {

@@ -62,6 +62,7 @@ final class LookRoom {
     /** A technique that lies on a pressed zone. */
     record Chosen(
             String entryId,
+            String had,
             String name,
             String because,
             String where,
@@ -122,6 +123,7 @@ final class LookRoom {
         boolean shades = technique.effect() != Effect.PREPARE && technique.effect() != Effect.ADD;
         return new Chosen(
                 entry.id(),
+                had(entry),
                 technique.name(),
                 technique.because(),
                 body.say(on),
@@ -356,5 +358,10 @@ final class LookRoom {
                 .sum();
         return euros(spent(plan.get())) + " a day in coats and things"
                 + (grams >= 1 ? "; " + Math.round(grams) + " g to carry." : ".");
+    }
+
+    /** How an entry stands, so that a press on a page of before is known for one. */
+    static String had(LookEntry entry) {
+        return Integer.toHexString(entry.toString().hashCode());
     }
 }

@@ -141,9 +141,17 @@ class OrderController {
 
     /** Sits the performer down at this hour from now on. */
     @PostMapping("/jobs/{id}/order/chair-in")
-    String sit(@PathVariable long id, @RequestParam String often, RedirectAttributes after) {
+    String sit(
+            @PathVariable long id,
+            @RequestParam String often,
+            @RequestParam(defaultValue = "") String had,
+            RedirectAttributes after) {
         runs.refuseWhileRunning(id);
         Job job = jobs.get(id);
+        if (!had.isEmpty() && !had.equals(job.version())) {
+            after.addFlashAttribute(Rooms.CHANGE, Rooms.CHANGED_MEANWHILE);
+            return "redirect:/jobs/" + id + "/order";
+        }
         Plans.Answer answer = plans.of(job);
         CERTAINTIES.entrySet().stream()
                 .filter(c -> c.getValue().equals(often) && answer.plan().isPresent())

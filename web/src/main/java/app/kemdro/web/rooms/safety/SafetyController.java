@@ -8,9 +8,9 @@ import app.kemdro.core.safety.HealthRecord;
 import app.kemdro.core.safety.HealthRecord.PatchTest;
 import app.kemdro.core.safety.HealthRecord.Result;
 import app.kemdro.core.safety.Safety;
-import app.kemdro.core.safety.Safety.Procedure;
 import app.kemdro.web.parts.file.Files;
 import app.kemdro.web.parts.print.Sheets;
+import app.kemdro.web.parts.typed.Typed;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
@@ -23,6 +23,7 @@ import java.time.LocalDateTime;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -50,7 +51,20 @@ class SafetyController {
     private final Sheets sheets;
     private final Trade trade;
 
-    SafetyController(Jobs jobs, Plans plans, Rooms rooms, Gate gate, Sheets sheets, Trade trade) {
+    private final StandingConsent consents;
+    private final Typed typed;
+
+    SafetyController(
+            Jobs jobs,
+            Plans plans,
+            Rooms rooms,
+            Gate gate,
+            Sheets sheets,
+            Trade trade,
+            StandingConsent consents,
+            Typed typed) {
+        this.consents = consents;
+        this.typed = typed;
         this.jobs = jobs;
         this.plans = plans;
         this.rooms = rooms;
@@ -94,6 +108,8 @@ class SafetyController {
         HealthRecord care = job.performer().care();
         model.addAttribute("care", care);
         model.addAttribute("reactions", reactions(job));
+        model.addAttribute("wasCare", typed.text(StandingCare.fields(care)));
+        model.addAttribute("wasAgreed", typed.text(consents.fields(job)));
         model.addAttribute("tests", tests(care));
         if (!model.containsAttribute("families")) {
             model.addAttribute("families", gate.tested());
@@ -122,9 +138,12 @@ class SafetyController {
                 .toList();
     }
 
-    private List<String> reactions(Job job) {
+    /** A reaction that is known. */
+    record Known(String id, String name, String caution) {}
+
+    private List<Known> reactions(Job job) {
         return trade.materials().reactions(job.brief().performer().reactsTo()).stream()
-                .map(r -> r.name() + ": " + r.caution())
+                .map(r -> new Known(r.id(), r.name(), r.caution()))
                 .toList();
     }
 
@@ -170,16 +189,30 @@ class SafetyController {
         return say(id, "It is kept.", after);
     }
 
+    /** A reaction that turned out not to be one; there is no other way to take one out. */
+    @PostMapping("/jobs/{id}/safety/reactions/remove")
+    String noReaction(@PathVariable long id, @RequestParam String reaction, RedirectAttributes after) {
+        boolean known = jobs.get(id).performer().facts().reactsTo().contains(reaction);
+        if (!known) {
+            return say(id, "That reaction is not written down any more. Nothing was changed.", after);
+        }
+        String said = plans.change(jobs.get(id), j -> j.performer().noLongerReactsTo(reaction))
+                .said();
+        return say(id, "It is taken out: " + said, after);
+    }
+
     /** Keeps what the performer agreed to, of what is asked for now. */
     @PostMapping("/jobs/{id}/safety/consent")
     String consent(
             @PathVariable long id, @RequestParam(defaultValue = "") Set<String> agreed, RedirectAttributes after) {
-        Set<String> asked = plans.of(jobs.get(id)).plan().stream()
-                .flatMap(p -> gate.procedures(p).stream())
-                .map(Procedure::id)
-                .filter(agreed::contains)
-                .collect(Collectors.toSet());
-        jobs.change(id, j -> j.agreedTo(asked));
+        Set<String> asked = consents.asked(jobs.get(id));
+        jobs.change(id, j -> {
+            // what is not asked for now is not on the page, and stays
+            Set<String> all = new HashSet<>(j.consents());
+            all.removeAll(asked);
+            asked.stream().filter(agreed::contains).forEach(all::add);
+            j.agreedTo(all);
+        });
         return say(id, "It is written down what was agreed to.", after);
     }
 

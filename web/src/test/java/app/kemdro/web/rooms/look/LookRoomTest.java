@@ -295,7 +295,8 @@ class LookRoomTest {
         job.setLook(from.look());
         Job kept = jobs.add(job);
         assertThat(plans.of(kept).plan()).isEmpty();
-        for (String page : List.of("/jobs/" + kept.id() + "/look", "/jobs/" + kept.id() + "/order", "/shelf")) {
+        for (String page :
+                List.of("/jobs/" + kept.id() + "/look", "/jobs/" + kept.id() + "/order", "/shelf?find=leads")) {
             assertThat(mvc.get().uri(page).with(user("ines").roles("LEAD")))
                     .hasStatusOk()
                     .bodyText()

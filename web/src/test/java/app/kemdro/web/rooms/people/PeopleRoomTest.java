@@ -159,10 +159,10 @@ class PeopleRoomTest {
                                         p.brows(),
                                         p.hair()))));
         String reaction = p.name() + " reacts to";
-        assertThat(mvc.get().uri("/shelf").with(user("pell").roles("HANDS")))
+        assertThat(mvc.get().uri("/shelf?find=gummed").with(user("pell").roles("HANDS")))
                 .bodyText()
                 .contains(reaction);
-        assertThat(mvc.get().uri("/shelf").with(user("floor").roles("FLOOR")))
+        assertThat(mvc.get().uri("/shelf?find=gummed").with(user("floor").roles("FLOOR")))
                 .bodyText()
                 .contains("gummed")
                 .contains("Said to those who work on it.")
