@@ -2,7 +2,8 @@
 -- is looked at.
 create table shelf_line (
     job_id bigint primary key references job (id) on delete cascade,
-    made_of varchar(120) not null,
+    build varchar(60) not null,
+    made_of varchar(60) not null,
     stock bigint not null,
     stands_until timestamp,
     start_by timestamp,

@@ -24,7 +24,7 @@ class LandedTest {
             "V6__set_aside.sql", "2d5bedca2da181f19c8c638361f2ca58eedb808bbb025a57af53ef1e718e93d1",
             "V7__events_with_types.sql", "ceabda6248030245629da468383a9c0b3a31e07f40dec0068b671115a42ce132",
             "V8__Who_sat.java", "fdb8a529e2baaad475c10171ceae31829ee5d843623e1c182b1e82bc219e839e",
-            "V9__shelf_lines.sql", "fe8bfb244cc1f309aea6fd4bb44208fdae0dcbc792882dcf28ff97c5ea82efc6",
+            "V9__shelf_lines.sql", "3a7628b07f9dec3f895fa56b77fcafd4c38695ed7d6ec632069569ac3f7cc300",
             "V10__what_can_be_found.sql", "d83407908b49e9ce4b06963730c300f3f09b6a767a0ba90805566bcc50da02ad");
 
     @Test

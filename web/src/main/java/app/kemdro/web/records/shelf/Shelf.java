@@ -80,7 +80,7 @@ public class Shelf implements WhenPlanned, DisposableBean {
         this.trade = trade;
         this.json = json;
         this.clock = clock;
-        this.build = build + " ";
+        this.build = build;
         beside.scheduleWithFixedDelay(this::makeUp, FIRST_LOOK, LOOK_EVERY, TimeUnit.SECONDS);
     }
 
@@ -165,7 +165,7 @@ public class Shelf implements WhenPlanned, DisposableBean {
     private OnShelf standing(Row row, LocalDateTime now) {
         boolean over = row.call().isBefore(now) && row.run() == null;
         ShelfLine line = row.line();
-        if (line == null || !(over ? line.stood(madeOf(row)) : line.stands(madeOf(row), row.stock(), now))) {
+        if (line == null || !(over ? line.stood(madeOf(row)) : line.stands(build, madeOf(row), row.stock(), now))) {
             Job job = jobs.get(row.id());
             line = make(job, plans.of(job), row);
             keep(line);
@@ -185,15 +185,15 @@ public class Shelf implements WhenPlanned, DisposableBean {
                 over ? List.of() : List.of(json.read(line.inTheWay(), Way[].class)));
     }
 
-    /** Build, versions of the job and of who sits, and the last block that was lifted. */
+    /** Versions of the job and of who sits, and the last block that was lifted. */
     private String madeOf(Row row) {
-        return build + row.version() + "." + row.performerVersion() + "." + (row.lift() == null ? 0 : row.lift());
+        return row.version() + "." + row.performerVersion() + "." + (row.lift() == null ? 0 : row.lift());
     }
 
     private ShelfLine make(Job job, Answer answer, Row row) {
         Obstacles.Gathered way = obstacles.of(job, answer);
-        ShelfLine line =
-                new ShelfLine(job.id(), madeOf(row), row.stock(), way.until().orElse(null), json.text(way.lines()));
+        ShelfLine line = new ShelfLine(
+                job.id(), build, madeOf(row), row.stock(), way.until().orElse(null), json.text(way.lines()));
         Optional<Plan> plan = answer.plan();
         plan.ifPresent(p -> line.planned(p.startBy(), p.chairIn(), p.ready()));
         line.drawn(
@@ -213,7 +213,7 @@ public class Shelf implements WhenPlanned, DisposableBean {
     }
 
     private boolean kept(Row row) {
-        return row.line() != null && row.line().stands(madeOf(row), row.stock(), now());
+        return row.line() != null && row.line().stands(build, madeOf(row), row.stock(), now());
     }
 
     @Override

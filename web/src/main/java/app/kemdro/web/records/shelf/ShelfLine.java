@@ -12,7 +12,9 @@ class ShelfLine {
     @Id
     private long jobId;
 
-    /** Versions of everything it was made of but the stock; with another, it is made anew. */
+    private String build = "";
+
+    /** Versions of the job, of who sits and of what was lifted. */
     private String madeOf = "";
 
     private long stock;
@@ -35,8 +37,10 @@ class ShelfLine {
 
     protected ShelfLine() {}
 
-    ShelfLine(long jobId, String madeOf, long stock, @Nullable LocalDateTime standsUntil, String inTheWay) {
+    ShelfLine(
+            long jobId, String build, String madeOf, long stock, @Nullable LocalDateTime standsUntil, String inTheWay) {
         this.jobId = jobId;
+        this.build = build;
         this.madeOf = madeOf;
         this.stock = stock;
         this.standsUntil = standsUntil;
@@ -54,11 +58,14 @@ class ShelfLine {
         this.ready = ready;
     }
 
-    boolean stands(String madeOfNow, long stockNow, LocalDateTime now) {
-        return madeOf.equals(madeOfNow) && stock == stockNow && (standsUntil == null || now.isBefore(standsUntil));
+    boolean stands(String buildNow, String madeOfNow, long stockNow, LocalDateTime now) {
+        return build.equals(buildNow)
+                && madeOf.equals(madeOfNow)
+                && stock == stockNow
+                && (standsUntil == null || now.isBefore(standsUntil));
     }
 
-    /** Whether its times and drawings stand; what is in the way of a day that is over is not asked any more. */
+    /** Whether it still shows a day that is over: as it was planned then, by whatever build; what was in its way is not asked any more. */
     boolean stood(String madeOfNow) {
         return madeOf.equals(madeOfNow);
     }

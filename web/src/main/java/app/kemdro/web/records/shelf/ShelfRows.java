@@ -138,10 +138,10 @@ class ShelfRows {
     List<Long> unmade(LocalDateTime now, String build, int most) {
         return data.createQuery(
                         "select j.id from Job j left join ShelfLine l on l.jobId = j.id where " + ON_SHELF
-                                + " and j.callAt >= :now and (l is null or l.madeOf not like :build)" + FORWARDS,
+                                + " and j.callAt >= :now and (l is null or l.build <> :build)" + FORWARDS,
                         Long.class)
                 .setParameter("now", now)
-                .setParameter("build", build + "%")
+                .setParameter("build", build)
                 .setMaxResults(most)
                 .getResultList();
     }

@@ -199,7 +199,7 @@ class ShelfTest {
     void anOlderHouseIsMadeUp() {
         Job job = called("older", NOW.plusDays(2));
         standing(job);
-        database.update("update shelf_line set made_of = 'an older build 1.2.0', start_by = null");
+        database.update("update shelf_line set build = 'an older one', start_by = null");
         shelf.makeUp();
         assertThat(database.queryForList("select start_by from shelf_line where job_id = ?", job.id())
                         .get(0))
