@@ -59,10 +59,10 @@ if [ "${1:-}" = house ]; then
   export JAVA_TOOL_OPTIONS=-Xmx400m
   start again
   java -XX:TieredStopAtLevel=1 -Xmx400m -cp "$classes" app.kemdro.bench.HouseBench "http://127.0.0.1:$port"
-  java -XX:TieredStopAtLevel=1 -Xmx400m -cp "$classes" app.kemdro.bench.EditBench "http://127.0.0.1:$port" "${KEMDRO_EDIT_SECONDS:-300}" 1 2 3 4
+  java -XX:TieredStopAtLevel=1 -Xmx400m -cp "$classes" app.kemdro.bench.EditBench "http://127.0.0.1:$port" "${KEMDRO_EDIT_SECONDS:-300}" 100001 200001 300001 400001
   unset JAVA_TOOL_OPTIONS
   jcmd "$(pgrep -f -- "-Dserver.port=$port" | head -1)" GC.run >/dev/null
-  jcmd "$(pgrep -f -- "-Dserver.port=$port" | head -1)" GC.heap_info | grep -E 'used' | head -3
+  jcmd "$(pgrep -f -- "-Dserver.port=$port" | head -1)" GC.heap_info | grep -oE '(def new|tenured) generation .*used [0-9]+K'
   du -h "$home"/kemdro.mv.db | cut -f1
   exit
 fi

@@ -377,6 +377,41 @@ class JourneyIT {
         assertThat(page.locator(".unsaved")).hasCount(0);
     }
 
+    /** What was typed over what stood there then is not taken for a change of what another has done since. */
+    @Test
+    void whatTwoTypeIsLaidTogetherAndWhatBothTypedIsChosen() {
+        signIn("ines");
+        go("/jobs/3/brief");
+        page.locator("[name=idea]").fill("typed first, kept on this screen");
+        go("/shelf");
+        Page other = page.context().newPage();
+        RealBrowser.go(other, port, "/jobs/3/brief");
+        other.locator("[name=callHour]").fill("08:35");
+        other.locator("form[data-typed] button[type=submit]").last().click();
+        assertThat(other.locator("#sentence")).containsText("ready");
+
+        go("/jobs/3/brief");
+        assertThat(page.locator(".unsaved")).isVisible();
+        page.locator("form[data-typed] button[type=submit]").last().click();
+        assertThat(page.locator("#sentence")).containsText("Changed on another screen meanwhile, and kept: Call");
+        assertThat(page.locator("[name=callHour]")).hasValue("08:35");
+        assertThat(page.locator("[name=idea]")).hasValue("typed first, kept on this screen");
+
+        RealBrowser.go(other, port, "/jobs/3/brief");
+        other.locator("[name=callHour]").fill("08:40");
+        page.locator("[name=callHour]").fill("08:50");
+        other.locator("form[data-typed] button[type=submit]").last().click();
+        assertThat(other.locator("[name=callHour]")).hasValue("08:40");
+        page.locator("form[data-typed] button[type=submit]").last().click();
+        assertThat(page.locator("#room h1")).hasText("Two have changed this");
+        complaints.removeIf(c -> c.contains("409"));
+        accessible("/jobs/3/brief");
+        page.locator("input[value=now]").check();
+        page.locator("#room .go").click();
+        assertThat(page.locator("[name=callHour]")).hasValue("08:40");
+        other.close();
+    }
+
     @Test
     void pressingWhatTheCostumeCoversTicksItInTheForm() {
         signIn("ines");

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** All zones of the figure, and the rows in which the running order shows them from the crown down. */
@@ -18,13 +19,16 @@ public final class Body {
     private final List<String> rows;
     private final Map<String, List<Integer>> pins;
     private final Map<String, List<String>> groups;
+    private final Kinds kinds;
     private final Map<String, List<String>> regions = new TreeMap<>();
 
     private Body(
             Map<String, Zone> zones,
             List<String> rows,
             Map<String, List<Integer>> pins,
-            Map<String, List<String>> groups) {
+            Map<String, List<String>> groups,
+            Kinds kinds) {
+        this.kinds = kinds;
         this.pins = pins;
         this.zones = zones;
         this.rows = rows;
@@ -44,7 +48,8 @@ public final class Body {
     }
 
     static Body read(DataNode file) {
-        file.onlyKeys(Set.of("rows", "pins", "groups", "zones"));
+        file.onlyKeys(Set.of(
+                "rows", "pins", "groups", "zones", "moving", "scales-with-head", "one-piece", "scalp", "vanish"));
         List<String> rows = file.words("rows");
         Map<String, Zone> zones = new LinkedHashMap<>();
         Map<String, DataNode> places = file.get("zones").entries();
@@ -78,7 +83,72 @@ public final class Body {
                         throw places.get(zone.id()).broken(other + " does not name " + zone.id() + " as its neighbour");
                     }
                 }));
-        return new Body(zones, rows, pins(file.find("pins"), rows), groups(file.find("groups"), zones));
+        return new Body(
+                zones,
+                rows,
+                pins(file.find("pins"), rows),
+                groups(file.find("groups"), zones),
+                Kinds.read(file, zones));
+    }
+
+    /**
+     * Zones and regions of which something must be known.
+     *
+     * @param moving zones whose skin is never still
+     * @param head regions that grow with the girth of the head
+     * @param onePiece regions whose skin is prepared in one go
+     * @param scalp the row where hair of one's own shows
+     * @param vanish what a brief can ask to vanish, in words by zone
+     */
+    private record Kinds(
+            Set<String> moving, Set<String> head, Set<String> onePiece, String scalp, Map<String, String> vanish) {
+
+        static Kinds read(DataNode file, Map<String, Zone> zones) {
+            Set<String> regions = zones.values().stream().map(Zone::region).collect(Collectors.toSet());
+            Map<String, String> vanish = new LinkedHashMap<>();
+            if (file.find("vanish") != null) {
+                known(file, "vanish", file.get("vanish").entries().keySet(), zones.keySet());
+                file.get("vanish").entries().forEach((zone, node) -> vanish.put(zone, node.text()));
+            }
+            return new Kinds(
+                    known(file, "moving", file.words("moving"), zones.keySet()),
+                    known(file, "scales-with-head", file.words("scales-with-head"), regions),
+                    known(file, "one-piece", file.words("one-piece"), regions),
+                    file.text("scalp", ""),
+                    vanish);
+        }
+
+        private static Set<String> known(DataNode file, String key, Collection<String> named, Set<String> all) {
+            named.stream().filter(n -> !all.contains(n)).findFirst().ifPresent(n -> {
+                throw file.get(key).broken("there is no '" + n + "'");
+            });
+            return Set.copyOf(named);
+        }
+    }
+
+    /** Whether its skin is never still. */
+    public boolean moves(String zone) {
+        return kinds.moving().contains(zone);
+    }
+
+    /** Whether it grows with the girth of the head. */
+    public boolean scalesWithHead(Zone zone) {
+        return kinds.head().contains(zone.region());
+    }
+
+    /** Whether the skin of a region is prepared together with that of the others of which this holds. */
+    public boolean isOnePiece(String region) {
+        return kinds.onePiece().contains(region);
+    }
+
+    /** Whether hair of one's own shows there, if there is any. */
+    public boolean isScalp(Zone zone) {
+        return zone.row().equals(kinds.scalp()) && zone.hairy();
+    }
+
+    /** What a brief can ask to vanish, in words by zone. */
+    public Map<String, String> canVanish() {
+        return kinds.vanish();
     }
 
     private static Map<String, List<Integer>> pins(@Nullable DataNode node, List<String> rows) {

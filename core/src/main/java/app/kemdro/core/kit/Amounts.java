@@ -4,6 +4,7 @@ import app.kemdro.core.look.Brief.Performer;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.material.Material;
+import app.kemdro.core.material.MaterialRole;
 import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Areas;
@@ -137,7 +138,7 @@ public final class Amounts {
         Performer performer = plan.brief().performer();
         Set<String> painted = new HashSet<>();
         plan.steps().stream()
-                .filter(s -> s.material().map(m -> m.kind().equals("paint")).orElse(false))
+                .filter(s -> s.material().map(m -> m.is(MaterialRole.PAINT)).orElse(false))
                 .forEach(s -> painted.addAll(s.zones()));
         double whole = Areas.of(waste.wiped(), performer, trade.body());
         double share = Areas.of(painted, performer, trade.body()) / whole;

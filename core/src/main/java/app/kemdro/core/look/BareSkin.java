@@ -2,6 +2,7 @@ package app.kemdro.core.look;
 
 import app.kemdro.core.body.Body;
 import app.kemdro.core.body.Zone;
+import app.kemdro.core.method.Role;
 import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Technique.Effect;
 import app.kemdro.core.method.Trade;
@@ -49,6 +50,6 @@ public record BareSkin(List<String> zones, double areaCm2) {
         return effect == Effect.COLOUR
                 || effect == Effect.RESHAPE
                 || effect == Effect.VANISH
-                || effect == Effect.ADD && technique.slot().equals("wig");
+                || effect == Effect.ADD && technique.is(Role.COVERS_HAIR);
     }
 }

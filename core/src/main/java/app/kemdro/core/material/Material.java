@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
  * A family of products.
  *
  * @param kind shelf of the trade it stands on, as in "adhesive"
+ * @param roles what has to be known of whatever stands on that shelf
  * @param nature what it is while it is laid, a word of layers.yaml; empty for what leaves no layer
  * @param surface what it offers to whatever is laid on it, a word of layers.yaml
  * @param drawn pattern in which its layer is drawn
@@ -33,6 +34,7 @@ public record Material(
         String id,
         String name,
         String kind,
+        Set<MaterialRole> roles,
         String nature,
         String surface,
         String drawn,
@@ -54,10 +56,13 @@ public record Material(
         double pricePer100g,
         String because) {
 
-    private static final Set<String> FORMS = Set.of("piece", "cap", "rigid", "tooth", "nail", "build", "hair");
     private static final double GREASE_MM = 0.05;
     private static final double DUST_MM = 0.02;
     private static final double CM2_IN_M2 = 10_000;
+
+    public boolean is(MaterialRole role) {
+        return roles.contains(role);
+    }
 
     /** Whether it leaves a layer. */
     public boolean isLayer() {
@@ -66,7 +71,7 @@ public record Material(
 
     /** Whether it is a form made beforehand, whose thickness its technique says. */
     public boolean isForm() {
-        return setting == null && FORMS.contains(kind);
+        return setting == null && is(MaterialRole.FORM);
     }
 
     /** Thickness of what one normal coat leaves, mm; dust counts as a fiftieth (judgement). */
@@ -74,7 +79,7 @@ public record Material(
         if (setting != null) {
             return setting.thicknessMm();
         }
-        return isForm() ? 1 : kind.equals("paint") ? GREASE_MM : DUST_MM;
+        return isForm() ? 1 : is(MaterialRole.PAINT) ? GREASE_MM : DUST_MM;
     }
 
     /**
@@ -88,6 +93,6 @@ public record Material(
         if (setting instanceof Film film) {
             return film.coat() / CM2_IN_M2;
         }
-        return setting == null ? kind.equals("paint") ? 0.002 : 0.0003 : setting.thicknessMm() / 10 * 1.1;
+        return setting == null ? is(MaterialRole.PAINT) ? 0.002 : 0.0003 : setting.thicknessMm() / 10 * 1.1;
     }
 }

@@ -5,6 +5,7 @@ import app.kemdro.core.datafile.DataNode;
 import java.util.EnumSet;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
@@ -12,7 +13,7 @@ import org.jspecify.annotations.Nullable;
 final class MaterialReader {
     private MaterialReader() {}
 
-    static Material material(String id, DataNode node, Set<String> reactions) {
+    static Material material(String id, DataNode node, Set<String> reactions, Map<String, Kind> kinds) {
         node.onlyKeys(Set.of(
                 "name",
                 "kind",
@@ -49,10 +50,15 @@ final class MaterialReader {
         if (nature.isEmpty() != (node.find("surface") == null)) {
             throw node.broken("nature and surface go together: a layer has both, what leaves no layer has neither");
         }
+        Kind kind = kinds.get(node.get("kind").text());
+        if (kind == null) {
+            throw node.get("kind").broken("kind '" + node.get("kind").text() + "' is not in kinds.yaml");
+        }
         return new Material(
                 id,
                 node.get("name").text(),
-                node.get("kind").text(),
+                kind.id(),
+                kind.roles(),
                 nature,
                 node.text("surface", ""),
                 node.text("drawn", node.get("kind").text()),

@@ -23,8 +23,9 @@ public final class Materials {
      * Something a performer may react to.
      *
      * @param places surfaces of the body on which it bars, empty for all
+     * @param sensitiveEyes whether it says that eyes are easily hurt
      */
-    public record Reaction(String id, String name, String caution, Set<Place> places) {
+    public record Reaction(String id, String name, String caution, Set<Place> places, boolean sensitiveEyes) {
         /** Whether it bars something that lies on such surfaces. */
         public boolean bars(Collection<Place> touched) {
             return places.isEmpty() || touched.stream().anyMatch(places::contains);
@@ -48,15 +49,20 @@ public final class Materials {
     public static Materials read(List<DataNode> familyFiles, DataNode reactionFile) {
         Map<String, Reaction> reactions = new LinkedHashMap<>();
         reactionFile.entries().forEach((id, node) -> {
-            node.onlyKeys(Set.of("name", "caution", "places"));
+            node.onlyKeys(Set.of("name", "caution", "places", "sensitive-eyes"));
             reactions.put(
                     id,
                     new Reaction(
-                            id, node.get("name").text(), node.get("caution").text(), MaterialReader.places(node)));
+                            id,
+                            node.get("name").text(),
+                            node.get("caution").text(),
+                            MaterialReader.places(node),
+                            node.flag("sensitive-eyes")));
         });
+        Map<String, Kind> kinds = Kind.read(DataNode.resource("/trade/kinds.yaml"));
         Map<String, DataNode> nodes = DataFiles.entries(familyFiles);
         Map<String, Material> families = new LinkedHashMap<>();
-        nodes.forEach((id, node) -> families.put(id, MaterialReader.material(id, node, reactions.keySet())));
+        nodes.forEach((id, node) -> families.put(id, MaterialReader.material(id, node, reactions.keySet(), kinds)));
         families.values()
                 .forEach(m -> m.removedBy().stream()
                         .filter(r -> !families.containsKey(r))

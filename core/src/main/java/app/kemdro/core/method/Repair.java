@@ -8,9 +8,10 @@ import java.util.Set;
  *
  * @param says what went wrong, as said aloud
  * @param on kinds of work it happens to
+ * @param spare whether nothing went wrong and it is for time that is left
  * @param ways how it may be put right, the usual first; which of them depends on what lies there and on the performer
  */
-public record Repair(String id, String says, Set<String> on, List<Way> ways) {
+public record Repair(String id, String says, Set<String> on, boolean spare, List<Way> ways) {
     public Repair {
         ways = List.copyOf(ways);
     }

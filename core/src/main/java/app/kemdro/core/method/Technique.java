@@ -10,6 +10,7 @@ import java.util.stream.Stream;
  *
  * @param family name shared by the schools between which an artist chooses
  * @param slot two techniques of one slot cannot both lie on a zone, unless the slot takes many
+ * @param roles what must be known of it and of its kind
  * @param zones zones it may be used on
  * @param covers zones it always takes, empty where it takes those that were pressed
  * @param implied whether Kemdro inserts it by itself where a need is not met
@@ -29,6 +30,7 @@ public record Technique(
         String name,
         String family,
         String slot,
+        Set<Role> roles,
         Effect effect,
         Set<String> zones,
         Set<String> covers,
@@ -48,6 +50,10 @@ public record Technique(
         Profile profile,
         Make make,
         List<Acceptance> accepts) {
+
+    public boolean is(Role role) {
+        return roles.contains(role);
+    }
 
     /** What happens in a zone, as drawn on the figure. */
     public enum Effect {

@@ -19,6 +19,7 @@ public final class Trade {
     private final List<Rule> rules;
     private final Strata strata;
     private final List<Repair> repairs;
+    private final Map<String, String> states;
     private final Map<String, List<Technique>> implied = new HashMap<>();
 
     Trade(
@@ -27,7 +28,9 @@ public final class Trade {
             List<Technique> techniques,
             List<Rule> rules,
             Strata strata,
-            List<Repair> repairs) {
+            List<Repair> repairs,
+            Map<String, String> states) {
+        this.states = Map.copyOf(states);
         this.repairs = List.copyOf(repairs);
         this.body = body;
         this.materials = materials;
@@ -54,7 +57,8 @@ public final class Trade {
                 DataFiles.shipped("/trade/techniques"),
                 DataNode.resource("/trade/rules.yaml"),
                 DataNode.resource("/trade/strata.yaml"),
-                DataNode.resource("/trade/repairs.yaml"));
+                DataNode.resource("/trade/repairs.yaml"),
+                DataNode.resource("/trade/states.yaml"));
     }
 
     public Body body() {
@@ -80,6 +84,19 @@ public final class Trade {
             throw new IllegalArgumentException("No technique is called '" + id + "'");
         }
         return found;
+    }
+
+    /** What a zone is in a state, as in "with the cap on". */
+    public String say(String state) {
+        return states.getOrDefault(state, state.replace('-', ' '));
+    }
+
+    /** The first technique that has a role. */
+    public Technique first(Role role) {
+        return techniques.values().stream()
+                .filter(t -> t.is(role))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("No technique is " + role));
     }
 
     /** In which order the kinds of work lie on the body. */

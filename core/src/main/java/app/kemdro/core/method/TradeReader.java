@@ -42,7 +42,8 @@ final class TradeReader {
             List<DataNode> techniqueFiles,
             DataNode ruleFile,
             DataNode strataFile,
-            DataNode repairFile) {
+            DataNode repairFile,
+            DataNode stateFile) {
         TradeReader reader = new TradeReader(body, materials);
         Strata strata = Strata.read(strataFile);
         Map<String, DataNode> nodes = DataFiles.entries(techniqueFiles);
@@ -58,11 +59,26 @@ final class TradeReader {
                 .toList();
         List<Repair> repairs = new ArrayList<>();
         repairFile.entries().forEach((id, node) -> repairs.add(reader.repair(id, node, slots, strata)));
-        return new Trade(body, materials, techniques, rules, strata, repairs);
+        return new Trade(body, materials, techniques, rules, strata, repairs, reader.states(stateFile, techniques));
+    }
+
+    /** Words of states that some technique gives or needs. */
+    private Map<String, String> states(DataNode file, List<Technique> techniques) {
+        Set<String> given = techniques.stream().flatMap(t -> t.gives().stream()).collect(Collectors.toSet());
+        techniques.forEach(t -> t.givesAround().values().forEach(given::addAll));
+        techniques.forEach(t -> t.needs().forEach(n -> given.add(n.state())));
+        Map<String, String> words = new LinkedHashMap<>();
+        file.entries().forEach((state, node) -> {
+            if (!given.contains(state)) {
+                throw node.broken("no technique gives or needs the state '" + state + "'");
+            }
+            words.put(state, node.text());
+        });
+        return words;
     }
 
     private Repair repair(String id, DataNode node, Set<String> slots, Strata strata) {
-        node.onlyKeys(Set.of("says", "on", "ways"));
+        node.onlyKeys(Set.of("says", "on", "spare", "ways"));
         Set<String> on = new LinkedHashSet<>(node.words("on"));
         on.stream().filter(s -> !slots.contains(s)).findFirst().ifPresent(s -> {
             throw node.get("on").broken("no technique is of the kind '" + s + "'");
@@ -72,6 +88,7 @@ final class TradeReader {
                 id,
                 node.get("says").text(),
                 on,
+                node.flag("spare"),
                 ways.entrySet().stream()
                         .map(w -> way(id + "-" + w.getKey(), w.getValue(), ways, strata))
                         .toList());
@@ -113,6 +130,7 @@ final class TradeReader {
                 "zones",
                 "not-on",
                 "covers",
+                "roles",
                 "implied",
                 "between",
                 "performer-only",
@@ -154,6 +172,7 @@ final class TradeReader {
                 name,
                 node.text("family", name),
                 slot,
+                roles(node, strata.level(slot)),
                 node.get("effect").choice(Effect.class),
                 zones,
                 stepReader.zones(node, "covers"),
@@ -190,6 +209,12 @@ final class TradeReader {
                 accepts(node));
         checkPlaces(node, technique);
         return technique;
+    }
+
+    private static Set<Role> roles(DataNode node, Strata.Level kind) {
+        Set<Role> all = new LinkedHashSet<>(kind.roles());
+        all.addAll(Strata.roles(node));
+        return Set.copyOf(all);
     }
 
     private List<StepTemplate> steps(String id, DataNode node) {

@@ -7,12 +7,9 @@ import app.kemdro.core.material.Material;
 import app.kemdro.core.method.StepTemplate;
 import app.kemdro.core.method.Technique;
 import java.util.Collection;
-import java.util.Set;
 
 /** Surfaces and counts on this performer: heads grow with the girth of the head, bodies with the surface of the body. */
 public final class Areas {
-    private static final Set<String> HEAD = Set.of("head", "face", "neck", "teeth");
-
     private Areas() {}
 
     /** Surface of these zones on this performer, cm². */
@@ -21,7 +18,7 @@ public final class Areas {
         double rest = performer.bodyScale();
         double sum = 0;
         for (String zone : zones) {
-            sum += body.zone(zone).areaCm2() * (HEAD.contains(body.zone(zone).region()) ? head : rest);
+            sum += body.zone(zone).areaCm2() * (body.scalesWithHead(body.zone(zone)) ? head : rest);
         }
         return sum;
     }

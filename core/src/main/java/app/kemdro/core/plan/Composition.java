@@ -8,6 +8,7 @@ import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.look.LookEntry.Strength;
 import app.kemdro.core.material.Materials.Reaction;
 import app.kemdro.core.method.Need;
+import app.kemdro.core.method.Role;
 import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Trade;
 import java.util.ArrayList;
@@ -23,7 +24,6 @@ import java.util.TreeMap;
 /** Completes a look: checks every entry, and puts in the work that a technique needs and nobody has asked for. */
 final class Composition {
     private static final int MOST_ROUNDS = 8;
-    private static final Set<String> ONE_PIECE = Set.of("head", "face", "neck");
 
     private final Trade trade;
     private final Body body;
@@ -215,7 +215,7 @@ final class Composition {
         Map<String, List<String>> parts = new LinkedHashMap<>();
         for (String zone : zones) {
             String region = body.zone(zone).region();
-            parts.computeIfAbsent(ONE_PIECE.contains(region) ? "face" : region, k -> new ArrayList<>())
+            parts.computeIfAbsent(body.isOnePiece(region) ? "face" : region, k -> new ArrayList<>())
                     .add(zone);
         }
         Map<String, List<String>> named = new LinkedHashMap<>();
@@ -276,8 +276,8 @@ final class Composition {
         entries.forEach(e -> touched.addAll(e.reach()));
         List<String> all = body.sorted(touched);
         for (Technique technique : trade.techniques()) {
-            boolean costume = technique.slot().equals("costume") && brief.costumeMinutes() > 0;
-            if (costume || technique.slot().equals("check")) {
+            boolean costume = technique.is(Role.DRESSING) && brief.costumeMinutes() > 0;
+            if (costume || technique.is(Role.LAST_LOOK)) {
                 entries.add(Entry.implied("auto-" + technique.id(), technique, all));
             }
         }

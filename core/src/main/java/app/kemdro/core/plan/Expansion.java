@@ -9,6 +9,7 @@ import app.kemdro.core.cure.DryingTimes;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.material.Material;
 import app.kemdro.core.material.Setting;
+import app.kemdro.core.method.Role;
 import app.kemdro.core.method.StepTemplate;
 import app.kemdro.core.method.StepTemplate.Begins;
 import app.kemdro.core.method.StepTemplate.Coats;
@@ -127,8 +128,8 @@ final class Expansion {
         boolean away = entry.technique().performerOnly();
         Set<String> rows = new LinkedHashSet<>();
         zones.forEach(z -> rows.add(body.zone(z).row()));
-        boolean everything = template.skill() == StepTemplate.Skill.NONE
-                || entry.technique().slot().equals("check");
+        boolean everything =
+                template.skill() == StepTemplate.Skill.NONE || entry.technique().is(Role.LAST_LOOK);
         PlannedStep step = new PlannedStep(
                 id,
                 entry.origin(),

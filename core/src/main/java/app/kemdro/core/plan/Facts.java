@@ -1,6 +1,7 @@
 package app.kemdro.core.plan;
 
 import app.kemdro.core.look.Brief;
+import app.kemdro.core.material.Materials.Reaction;
 import app.kemdro.core.method.Fact;
 import app.kemdro.core.method.Trade;
 import java.util.Collection;
@@ -13,7 +14,6 @@ final class Facts {
     private static final int NOTICE_DAYS = 2;
     private static final double LARGE_CM2 = 400;
     private static final double SMALL_CM2 = 60;
-    private static final Set<String> MOVING = Set.of("nose", "upper-lip", "chin", "mouth", "jaw-left", "jaw-right");
 
     private Facts() {}
 
@@ -39,8 +39,12 @@ final class Facts {
         add(facts, Fact.SHORT_NOTICE, brief.purpose().benchDays() < NOTICE_DAYS);
         add(facts, Fact.LITTLE_MONEY, brief.purpose().moneyShort());
         add(facts, Fact.ALONE, brief.selfApplied());
-        add(facts, Fact.SENSITIVE_EYES, brief.performer().reactsTo().contains("solvent-near-eyes"));
-        add(facts, Fact.MOVES_MUCH, zones.stream().anyMatch(MOVING::contains));
+        add(
+                facts,
+                Fact.SENSITIVE_EYES,
+                trade.materials().reactions(brief.performer().reactsTo()).stream()
+                        .anyMatch(Reaction::sensitiveEyes));
+        add(facts, Fact.MOVES_MUCH, zones.stream().anyMatch(trade.body()::moves));
         double area = Areas.of(zones, brief.performer(), trade.body());
         add(facts, Fact.LARGE_AREA, area > LARGE_CM2);
         add(facts, Fact.SMALL_AREA, area > 0 && area < SMALL_CM2);

@@ -7,6 +7,7 @@ import app.kemdro.core.look.Brief.Room;
 import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
+import app.kemdro.core.method.Role;
 import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Technique.Effect;
 import app.kemdro.core.method.Trade;
@@ -231,7 +232,7 @@ public final class Levers {
     /** What only breaks up or finishes a surface can be left out. */
     private List<Measure> without(Look look, Brief brief, LookEntry entry, Technique technique) {
         boolean optional = technique.effect() == Effect.TEXTURE || technique.effect() == Effect.FINISH;
-        boolean needed = technique.slot().equals("edge") || look.entries().size() < 2;
+        boolean needed = technique.is(Role.BLENDS_EDGES) || look.entries().size() < 2;
         if (!optional || needed) {
             return List.of();
         }

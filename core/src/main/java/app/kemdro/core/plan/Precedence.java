@@ -4,6 +4,7 @@ import app.kemdro.core.body.Body;
 import app.kemdro.core.body.Capitals;
 import app.kemdro.core.body.Zone;
 import app.kemdro.core.method.Need;
+import app.kemdro.core.method.Role;
 import app.kemdro.core.method.Rule;
 import app.kemdro.core.method.StepTemplate;
 import app.kemdro.core.method.StepTemplate.Begins;
@@ -183,26 +184,10 @@ final class Precedence {
                             needing.step().id(),
                             Lag.Kind.SETTLED,
                             null,
-                            "it needs " + body.zone(zone).name() + " " + say(need.state()));
+                            "it needs " + body.zone(zone).name() + " " + trade.say(need.state()));
                 }
             }
         }
-    }
-
-    private static String say(String state) {
-        return switch (state) {
-            case "hair-flat" -> "with the hair flat and dry";
-            case "cap-on", "rubber-to-paint" -> "with the cap on";
-            case "piece-on" -> "with its piece on";
-            case "edge-to-blend" -> "with something whose edge can be blended";
-            case "alcohol-melts" -> "with an edge that alcohol melts";
-            case "acetone-melts" -> "with an edge that acetone melts";
-            case "base-to-shade" -> "with its base on";
-            case "base" -> "with its base on";
-            case "rubber-ground" -> "with castor grease as a barrier";
-            case "set" -> "powdered";
-            default -> state.replace('-', ' ');
-        };
     }
 
     /** Steps of an entry on a zone, in working order; all of them if none works there. */
@@ -224,7 +209,7 @@ final class Precedence {
 
     /** What lies directly on the body comes after cleaning and before all else. */
     private void onBody(Entry entry, List<Entry> laid) {
-        int prepared = trade.strata().level("prepare").height();
+        int prepared = trade.strata().level(Role.CLEANS_SKIN).height();
         for (Entry other : laid) {
             if (other == entry || other.technique().between()) {
                 continue;

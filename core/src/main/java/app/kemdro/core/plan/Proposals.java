@@ -6,6 +6,7 @@ import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.method.Fact;
+import app.kemdro.core.method.Role;
 import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Trade;
 import java.util.ArrayList;
@@ -29,10 +30,6 @@ public final class Proposals {
     private static final double MUCH_BETTER = 2;
 
     private static final int WHOLE = 100;
-
-    private static final String BROWS = "Block the brow";
-    private static final String CAP = "Bald cap";
-    private static final String FLAT = "Flatten the hair";
 
     private final Trade trade;
     private final Brief brief;
@@ -130,20 +127,21 @@ public final class Proposals {
     private List<Proposal> vanishing(Look look) {
         Set<String> must = brief.purpose().mustVanish();
         List<Proposal> proposals = new ArrayList<>();
-        List<String> brows = trade.body().named("brows").stream()
+        List<String> brows = trade.body().sorted(trade.first(Role.HIDES_BROWS).zones()).stream()
                 .filter(must::contains)
-                .filter(z -> look.on(z).stream().noneMatch(e -> isOf(BROWS, e)))
+                .filter(z -> look.on(z).stream().noneMatch(e -> does(Role.HIDES_BROWS, e)))
                 .toList();
         if (!brows.isEmpty()) {
-            best(BROWS, brows)
+            best(Role.HIDES_BROWS, brows)
                     .ifPresent(w -> proposals.add(new Proposal(
                             w.technique().name() + ", " + trade.body().say(brows),
                             why("the brief says they vanish", w),
                             add(look, w.technique(), brows))));
         }
-        List<String> head = trade.body().named("cap-area");
-        if (head.stream().anyMatch(must::contains) && look.entries().stream().noneMatch(e -> isOf(CAP, e))) {
-            best(CAP, head)
+        List<String> head = trade.body().sorted(trade.first(Role.HIDES_HAIR).covers());
+        if (head.stream().anyMatch(must::contains)
+                && look.entries().stream().noneMatch(e -> does(Role.HIDES_HAIR, e))) {
+            best(Role.HIDES_HAIR, head)
                     .ifPresent(w -> proposals.add(new Proposal(
                             w.technique().name(),
                             why("the brief says the hair vanishes", w),
@@ -153,17 +151,22 @@ public final class Proposals {
     }
 
     private Look flattened(Look look, List<String> head) {
-        return look.entries().stream().anyMatch(e -> isOf(FLAT, e))
+        return look.entries().stream().anyMatch(e -> does(Role.FLATTENS_HAIR, e))
                 ? look
-                : best(FLAT, head).map(w -> add(look, w.technique(), head)).orElse(look);
+                : best(Role.FLATTENS_HAIR, head)
+                        .map(w -> add(look, w.technique(), head))
+                        .orElse(look);
     }
 
-    private boolean isOf(String family, LookEntry entry) {
-        return trade.technique(entry.techniqueId()).family().equals(family);
+    private boolean does(Role role, LookEntry entry) {
+        return trade.technique(entry.techniqueId()).is(role);
     }
 
-    private Optional<Weighed> best(String family, List<String> zones) {
-        return schools(family, zones).stream().filter(w -> !w.barred()).findFirst();
+    /** Of the family that does it, what suits best. */
+    private Optional<Weighed> best(Role role, List<String> zones) {
+        return schools(trade.first(role).family(), zones).stream()
+                .filter(w -> !w.barred())
+                .findFirst();
     }
 
     private static String why(String first, Weighed weighed) {
@@ -266,7 +269,7 @@ public final class Proposals {
      * look wears, any other base; nothing that the performer reacts to, and nothing that what lies there excludes.
      */
     private Stream<Technique> fillers(Look look, List<String> zones) {
-        Technique carry = trade.technique("finish-skin");
+        Technique carry = trade.first(Role.FIRST_FILL);
         Stream<Technique> worn = look.entries().stream()
                 .map(e -> trade.technique(e.techniqueId()))
                 .filter(t -> t.slot().equals(carry.slot()));
@@ -275,7 +278,7 @@ public final class Proposals {
         return Stream.of(
                         Stream.of(carry).filter(t -> t.zones().containsAll(zones)),
                         worn,
-                        Stream.of(trade.technique("base-cream")),
+                        Stream.of(trade.first(Role.USUAL_FILL)),
                         bases)
                 .flatMap(s -> s)
                 .distinct()

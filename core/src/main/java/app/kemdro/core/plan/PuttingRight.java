@@ -4,6 +4,7 @@ import app.kemdro.core.layer.LayerRules;
 import app.kemdro.core.layer.Stack;
 import app.kemdro.core.layer.Surface;
 import app.kemdro.core.material.Material;
+import app.kemdro.core.material.MaterialRole;
 import app.kemdro.core.method.Repair;
 import app.kemdro.core.method.StepTemplate;
 import app.kemdro.core.method.Technique;
@@ -18,7 +19,6 @@ import java.util.function.Predicate;
 
 /** How something that went wrong is put right here: by what lies there, by what the performer bears and by what holds. */
 public final class PuttingRight {
-    private static final Set<String> GLUES = Set.of("adhesive", "latex");
     private static final String SKIN = "skin";
     private static final String CLEAN_SKIN = "clean-skin";
 
@@ -93,7 +93,7 @@ public final class PuttingRight {
             return false;
         }
         int below = form - 1;
-        while (below >= 0 && GLUES.contains(layers.get(below).material().kind())) {
+        while (below >= 0 && layers.get(below).material().is(MaterialRole.GLUE)) {
             below--;
         }
         Surface base = below >= 0 ? Surface.of(layers.get(below).material()) : cleaned(whole.ground());

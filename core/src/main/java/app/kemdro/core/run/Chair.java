@@ -1,6 +1,7 @@
 package app.kemdro.core.run;
 
 import app.kemdro.core.body.Capitals;
+import app.kemdro.core.material.MaterialRole;
 import app.kemdro.core.plan.LookPlanner;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
@@ -28,7 +29,6 @@ public final class Chair {
     public static final String NOBODY = "";
 
     /** What a cleaner leaves is gone once it has dried; nobody looks whether it is clear. */
-    static final String CLEANER = "cleaner";
 
     /** A step that runs over is expected to need at least this much longer, seconds. */
     private static final int AT_LEAST = 30;
@@ -136,7 +136,7 @@ public final class Chair {
     private Optional<String> film(Lag lag, LocalDateTime now) {
         PlannedStep from = plan.step(lag.from());
         StepState s = state.step(lag.from());
-        boolean cleaner = from.material().map(m -> m.kind().equals(CLEANER)).orElse(false);
+        boolean cleaner = from.material().map(m -> m.is(MaterialRole.CLEANS)).orElse(false);
         if (from.drying().isEmpty() || s.clearedAt() != null || cleaner) {
             return Optional.empty();
         }

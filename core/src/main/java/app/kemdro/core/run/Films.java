@@ -1,6 +1,7 @@
 package app.kemdro.core.run;
 
 import app.kemdro.core.cure.DryingTimes;
+import app.kemdro.core.material.MaterialRole;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.run.StepState.Status;
@@ -36,7 +37,7 @@ final class Films {
             }
             LiveFilm film = film(step, s, open, now);
             boolean gone = film.at(now) == LiveFilm.State.DRY
-                    && step.material().map(m -> m.kind().equals(Chair.CLEANER)).orElse(false);
+                    && step.material().map(m -> m.is(MaterialRole.CLEANS)).orElse(false);
             if (!gone) {
                 films.add(film);
             }

@@ -6,7 +6,9 @@ import app.kemdro.core.datafile.DataNode;
 import app.kemdro.core.layer.Stack;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.material.Material;
+import app.kemdro.core.material.MaterialRole;
 import app.kemdro.core.material.Melt;
+import app.kemdro.core.method.Role;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Costs;
 import app.kemdro.core.plan.Plan;
@@ -38,8 +40,7 @@ public final class Safety {
     /** What the key of a finding about a patch test begins with; the family follows. */
     public static final String PATCH = "patch ";
 
-    private static final Predicate<Material> STICKS =
-            m -> m.kind().equals("adhesive") || m.kind().equals("latex");
+    private static final Predicate<Material> STICKS = m -> m.is(MaterialRole.GLUE);
 
     private final Trade trade;
     private final DataNode rules;
@@ -298,8 +299,7 @@ public final class Safety {
 
     private void lenses(Plan plan, HealthRecord care, List<Finding> all) {
         plan.steps().stream()
-                .filter(s -> s.technique().slot().equals("lens")
-                        || s.technique().slot().equals("lens-late"))
+                .filter(s -> s.technique().is(Role.IN_THE_EYE))
                 .findFirst()
                 .ifPresent(s -> {
                     int limit = care.lensHours() > 0

@@ -9,6 +9,8 @@ import app.kemdro.core.look.Brief.Performer;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.material.Material;
+import app.kemdro.core.material.MaterialRole;
+import app.kemdro.core.method.Role;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.schedule.ScheduledTask;
@@ -74,14 +76,13 @@ public final class Sketch {
 
     /** What a zone looks like before anything is laid on it. */
     public Reflectance bare(Zone zone, Performer performer, Reflectance skin) {
-        if (zone.id().startsWith("brow-")) {
+        if (trade.first(Role.HIDES_BROWS).zones().contains(zone.id())) {
             return skin.beside(appearance.hair(), appearance.brows().getOrDefault(performer.brows(), 0.5));
         }
         return switch (zone.place()) {
             case TOOTH -> appearance.teeth();
             case NAIL -> appearance.nails();
-            default ->
-                zone.row().equals("crown") && zone.hairy() && performer.hair() != Hair.NONE ? appearance.hair() : skin;
+            default -> trade.body().isScalp(zone) && performer.hair() != Hair.NONE ? appearance.hair() : skin;
         };
     }
 
@@ -115,7 +116,7 @@ public final class Sketch {
         if (form != null) {
             return Optional.of(below.beside(form, covered));
         }
-        Optional<Paint> mixed = material.kind().equals("paint") ? recipes.apply(layer.entry()) : Optional.empty();
+        Optional<Paint> mixed = material.is(MaterialRole.PAINT) ? recipes.apply(layer.entry()) : Optional.empty();
         return mixed.or(() -> appearance.usual(material.id(), layer.technique()))
                 .map(p -> p.over(below, material.gramsPerCm2() * CM2_IN_M2 * layer.coats()))
                 .map(film -> below.beside(film, covered));

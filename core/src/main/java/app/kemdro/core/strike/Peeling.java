@@ -2,6 +2,7 @@ package app.kemdro.core.strike;
 
 import app.kemdro.core.layer.Stack;
 import app.kemdro.core.material.Material;
+import app.kemdro.core.material.MaterialRole;
 import app.kemdro.core.strike.RemovalRules.Kind;
 import java.util.ArrayList;
 import java.util.List;
@@ -9,8 +10,6 @@ import java.util.Optional;
 
 /** What leaves a zone in turn: forms with all that lies on them, then films pass by pass. */
 final class Peeling {
-    private static final String POWDER = "powder";
-
     private final RemovalRules customs;
 
     Peeling(RemovalRules customs) {
@@ -64,7 +63,7 @@ final class Peeling {
     /** The outermost film that does not come off with what is below it, as powder does. */
     private static Material outermost(List<Stack.Layer> films) {
         for (int i = films.size() - 1; i >= 0; i--) {
-            if (!films.get(i).material().kind().equals(POWDER)) {
+            if (!films.get(i).material().is(MaterialRole.DUST)) {
                 return films.get(i).material();
             }
         }
@@ -91,7 +90,7 @@ final class Peeling {
     }
 
     private static boolean isGlue(Material material) {
-        return material.kind().equals("adhesive") || material.kind().equals("latex");
+        return material.is(MaterialRole.GLUE);
     }
 
     /** Films that one remover takes off are wiped off together, with what lies between them. */

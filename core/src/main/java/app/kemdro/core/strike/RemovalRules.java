@@ -13,9 +13,20 @@ import java.util.Set;
  * @param kinds forms, those that leave first coming first
  * @param clings kinds of material that cling without any glue, so that their own remover is wanted
  * @param soakLatest minutes after a soak by which it must be lifted
+ * @param ownParts rows of the body that are wiped on their own
+ * @param airways rows that are free before anything else in an emergency
  */
 record RemovalRules(
-        List<Kind> kinds, Set<String> clings, int soakLatest, Pace films, Pace flood, Last wash, Last soothe) {
+        List<Kind> kinds,
+        Set<String> clings,
+        int soakLatest,
+        Pace films,
+        Pace flood,
+        Set<String> ownParts,
+        Set<String> airways,
+        String airwayWords,
+        Last wash,
+        Last soothe) {
 
     /** Minutes of hands for each thing, and for each 100 cm². */
     record Pace(double minutes, double per100Cm2) {
@@ -46,13 +57,17 @@ record RemovalRules(
 
     static RemovalRules standard() {
         DataNode file = DataNode.resource("/trade/strike.yaml");
-        file.onlyKeys(Set.of("kinds", "clings", "soak-latest", "films", "flood", "wash", "soothe"));
+        file.onlyKeys(
+                Set.of("kinds", "clings", "soak-latest", "films", "flood", "own-parts", "airways", "wash", "soothe"));
         return new RemovalRules(
                 file.get("kinds").items().stream().map(RemovalRules::kind).toList(),
                 Set.copyOf(file.words("clings")),
                 (int) file.get("soak-latest").number(1, 60),
                 pace(file.get("films")),
                 pace(file.get("flood")),
+                Set.copyOf(file.words("own-parts")),
+                Set.copyOf(file.get("airways").words("rows")),
+                file.get("airways").get("say").text(),
                 last(file.get("wash")),
                 last(file.get("soothe")));
     }

@@ -3,6 +3,7 @@ package app.kemdro.core.strike;
 import app.kemdro.core.body.Body;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.material.Material;
+import app.kemdro.core.material.MaterialRole;
 import app.kemdro.core.plan.Areas;
 import app.kemdro.core.schedule.BreakRule;
 import app.kemdro.core.schedule.Lag;
@@ -31,7 +32,6 @@ import java.util.stream.Collectors;
 /** Groups of layers turned into steps with times, in an order that hands can follow. */
 final class RemovalSteps {
     private static final int FAR = 24 * 3600;
-    private static final String POWDER = "powder";
     private static final String WASH = "wash";
     private static final String SOOTHE = "soothe";
 
@@ -126,7 +126,7 @@ final class RemovalSteps {
     }
 
     private static boolean isNail(Group group) {
-        return group.first.kind().equals("nail");
+        return group.first.is(MaterialRole.BINDS_FINGERS);
     }
 
     /** Whether one step comes before another. */
@@ -207,7 +207,7 @@ final class RemovalSteps {
                 ? group.first.name()
                 : group.takes.values().stream()
                         .flatMap(List::stream)
-                        .filter(m -> !m.kind().equals(POWDER))
+                        .filter(m -> !m.is(MaterialRole.DUST))
                         .map(Material::name)
                         .distinct()
                         .collect(Collectors.joining(", "));

@@ -22,10 +22,6 @@ import java.util.function.Predicate;
  * what is no form is wiped or rolled off with its own remover, the outermost first. The same work in several zones is one step.
  */
 public final class Strike {
-    private static final Set<String> OWN_PARTS = Set.of("neck", "chest", "body", "arms", "hands", "legs");
-    private static final Set<String> FREE_FIRST = Set.of("mouth", "nose", "eyes");
-    private static final String AIRWAY = "mouth, nose and eyes";
-
     private final Trade trade;
     private final Body body;
     private final RemovalRules customs = RemovalRules.standard();
@@ -64,7 +60,7 @@ public final class Strike {
                             .filter(l -> l.steps().stream().anyMatch(laid))
                             .toList());
             String before = "";
-            for (Peel peel : peeling.peels(stack, urgent && isAirway(zone) ? AIRWAY : part(zone))) {
+            for (Peel peel : peeling.peels(stack, urgent && isAirway(zone) ? customs.airwayWords() : part(zone))) {
                 String key = peel.kind().isPresent()
                         ? peel.key()
                         : peel.key()
@@ -98,7 +94,7 @@ public final class Strike {
     }
 
     private boolean isAirway(String zone) {
-        return FREE_FIRST.contains(body.zone(zone).row());
+        return customs.airways().contains(body.zone(zone).row());
     }
 
     /** Whatever does not lie over mouth, nose or eyes waits until they are free. */
@@ -135,7 +131,7 @@ public final class Strike {
     /** The head is wiped in one go, every other part of the body on its own, so that hands can share them. */
     private String part(String zone) {
         String row = body.zone(zone).row();
-        return OWN_PARTS.contains(row) ? row : "head";
+        return customs.ownParts().contains(row) ? row : "head";
     }
 
     /** The first remover that may go on all these zones and that the performer does not react to. */

@@ -134,7 +134,8 @@ class TradeTest {
                         List.of(file),
                         rules,
                         strata(),
-                        DataNode.read("repairs.yaml", new StringReader("{}"))))
+                        DataNode.read("repairs.yaml", new StringReader("{}")),
+                        DataNode.read("states.yaml", new StringReader("{}"))))
                 .isInstanceOf(BrokenFile.class);
         for (String part : says) {
             thrown.hasMessageContaining(part);

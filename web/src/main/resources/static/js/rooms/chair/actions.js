@@ -219,7 +219,7 @@ export class Actions {
   }
 
   async edges() {
-    const again = (await this.line.list('troubles')).find((t) => t.id === 'edges-again');
+    const again = (await this.line.list('troubles')).find((t) => t.spare);
     if (again) this.troubleAt(again, 'Which edges?', '');
   }
 

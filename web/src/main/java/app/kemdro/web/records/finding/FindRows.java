@@ -55,9 +55,16 @@ class FindRows {
                 .getSingleResult();
     }
 
-    /** What another build has read is read again: a technique or a zone may be called otherwise now. */
+    /**
+     * What another build has read is read again: a technique or a zone may be called otherwise now. A job that came in some other way
+     * is read as well.
+     */
     @Transactional
     void readBy(String build) {
+        data.createQuery("insert into FindText (jobId, build, unread, low, lines)"
+                        + " select j.id, '', 1, '', '[]' from Job j where not exists"
+                        + " (select 1 from FindText t where t.jobId = j.id)")
+                .executeUpdate();
         data.createQuery("update FindText t set t.unread = 1 where t.build <> :build and t.unread = 0")
                 .setParameter("build", build)
                 .executeUpdate();

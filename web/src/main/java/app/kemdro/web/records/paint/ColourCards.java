@@ -1,6 +1,7 @@
 package app.kemdro.web.records.paint;
 
 import app.kemdro.core.kit.Waste;
+import app.kemdro.core.material.MaterialRole;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Areas;
 import app.kemdro.core.plan.Plan;
@@ -67,7 +68,7 @@ public class ColourCards {
 
     private double laid(PlannedStep step, Plan plan) {
         return step.material()
-                .filter(m -> m.kind().equals("paint"))
+                .filter(m -> m.is(MaterialRole.PAINT))
                 .map(m -> Areas.laid(m, step, plan.brief().performer(), trade.body()))
                 .orElse(0.0);
     }

@@ -3,6 +3,7 @@ package app.kemdro.web.records.paint;
 import app.kemdro.core.colour.Lab;
 import app.kemdro.core.colour.Reflectance;
 import app.kemdro.core.colour.Srgb;
+import app.kemdro.core.material.MaterialRole;
 import app.kemdro.core.material.Materials;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -28,7 +29,7 @@ public final class SwatchReading {
             wrong.put("name", "A paint has a name of up to 80 letters.");
         }
         String family = typed.getOrDefault("family", "").strip();
-        if (!materials.has(family) || !materials.family(family).kind().equals("paint")) {
+        if (!materials.has(family) || !materials.family(family).is(MaterialRole.PAINT)) {
             wrong.put("family", "'" + family + "' is no family of paints.");
         }
         Lab white = colour("over_white", typed, wrong, false);

@@ -37,7 +37,7 @@ public final class RehearsalDraw {
     static Optional<Repair> mishap(long run, PlannedStep step, Trade trade) {
         SplittableRandom dice = dice(run, step.id() + " mishap");
         List<Repair> can = trade.repairs().stream()
-                .filter(r -> !r.id().equals("edges-again") && r.happensTo(step.technique()))
+                .filter(r -> !r.spare() && r.happensTo(step.technique()))
                 .filter(r -> step.zones().stream().anyMatch(r::mayBeOn))
                 .toList();
         return can.isEmpty() || dice.nextDouble() > MISHAP

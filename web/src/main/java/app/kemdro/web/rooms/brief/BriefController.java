@@ -192,6 +192,7 @@ class BriefController {
                         .filter(r -> !known.contains(r.id()))
                         .toList());
         model.addAttribute("zones", trade.body().zones());
+        model.addAttribute("canVanish", trade.body().canVanish());
         model.addAttribute("sitters", performers.names());
         model.addAttribute(
                 "artists", accounts.all().stream().map(Account::getDisplayName).toList());

@@ -1,6 +1,7 @@
 package app.kemdro.web.rooms.chair;
 
 import app.kemdro.core.look.Brief.Room;
+import app.kemdro.core.method.Role;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.run.Chair;
@@ -109,7 +110,7 @@ final class ChairViewMaker {
     /** Time left over is best spent on edges, once they are on. */
     private String spare(long minutes) {
         boolean edges = plan.steps().stream()
-                .anyMatch(s -> s.technique().slot().equals("edge")
+                .anyMatch(s -> s.technique().is(Role.BLENDS_EDGES)
                         && standing.state().step(s.id()).status() == Status.DONE);
         long open = plan.steps().stream()
                 .filter(s -> standing.state().step(s.id()).status() == Status.WAITING)

@@ -96,7 +96,7 @@ class HelpController {
     record Place(String step, String title, String where) {}
 
     /** What may have gone wrong, and where. */
-    record TroubleLine(String id, String says, String how, List<Place> places) {}
+    record TroubleLine(String id, String says, String how, boolean spare, List<Place> places) {}
 
     @GetMapping("/jobs/{id}/chair/troubles")
     @ResponseBody
@@ -119,7 +119,8 @@ class HelpController {
                     .forEach(step -> EventGuard.way(repair, step, List.of(), s.stands(), right)
                             .ifPresent(way -> byWay.computeIfAbsent(way.how().name(), k -> new ArrayList<>())
                                     .add(new Place(step.id(), step.technique().name(), step.where()))));
-            byWay.forEach((how, places) -> lines.add(new TroubleLine(repair.id(), repair.says(), how, places)));
+            byWay.forEach((how, places) ->
+                    lines.add(new TroubleLine(repair.id(), repair.says(), how, repair.spare(), places)));
         }
         return lines;
     }

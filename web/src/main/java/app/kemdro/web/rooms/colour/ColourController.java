@@ -5,6 +5,7 @@ import app.kemdro.core.colour.Paint;
 import app.kemdro.core.colour.Reflectance;
 import app.kemdro.core.colour.Srgb;
 import app.kemdro.core.look.LookEntry;
+import app.kemdro.core.material.MaterialRole;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.sketch.Appearance;
@@ -200,7 +201,7 @@ class ColourController {
                 .filter(e -> trade.has(e.techniqueId()))
                 .filter(e -> trade.technique(e.techniqueId()).steps().stream()
                         .anyMatch(s -> s.material() != null
-                                && trade.materials().family(s.material()).kind().equals("paint")))
+                                && trade.materials().family(s.material()).is(MaterialRole.PAINT)))
                 .map(e -> new Painted(e.id(), said(e)))
                 .toList();
     }

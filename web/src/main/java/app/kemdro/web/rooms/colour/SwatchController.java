@@ -2,6 +2,7 @@ package app.kemdro.web.rooms.colour;
 
 import app.kemdro.core.colour.Srgb;
 import app.kemdro.core.material.Material;
+import app.kemdro.core.material.MaterialRole;
 import app.kemdro.core.method.Trade;
 import app.kemdro.web.parts.file.Files;
 import app.kemdro.web.records.paint.PaintTable;
@@ -70,7 +71,7 @@ class SwatchController {
 
     private List<Material> families() {
         return trade.materials().all().stream()
-                .filter(m -> m.kind().equals("paint"))
+                .filter(m -> m.is(MaterialRole.PAINT))
                 .sorted(Comparator.comparing(Material::name))
                 .toList();
     }
@@ -121,7 +122,7 @@ class SwatchController {
         String text = new String(file.getBytes(), StandardCharsets.UTF_8);
         String name = String.valueOf(file.getOriginalFilename());
         boolean known = trade.materials().has(family)
-                && trade.materials().family(family).kind().equals("paint");
+                && trade.materials().family(family).is(MaterialRole.PAINT);
         List<String> wrong = text.isBlank()
                 ? List.of("The file is empty.")
                 : !known

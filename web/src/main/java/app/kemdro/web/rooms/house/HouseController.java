@@ -5,6 +5,7 @@ import app.kemdro.core.climate.HumidAir;
 import app.kemdro.core.material.Bulk;
 import app.kemdro.core.material.Film;
 import app.kemdro.core.material.Material;
+import app.kemdro.core.material.MaterialRole;
 import app.kemdro.core.material.Melt;
 import app.kemdro.core.material.Setting;
 import app.kemdro.core.method.Technique;
@@ -288,7 +289,7 @@ class HouseController {
 
     @GetMapping("/house/card")
     String card(
-            @RequestParam(defaultValue = "acrylic-adhesive") String of,
+            @RequestParam(name = "of", defaultValue = "") String wanted,
             @RequestParam(defaultValue = "") String t,
             @RequestParam(defaultValue = "") String rh,
             @RequestParam(defaultValue = "") String t2,
@@ -297,6 +298,14 @@ class HouseController {
             @RequestParam(defaultValue = "STILL") Blow air,
             @RequestParam(defaultValue = "1") String thickness,
             Model model) {
+        // the first that sticks by drying is what is most often asked about
+        String of = wanted.isEmpty()
+                ? trade.materials().all().stream()
+                        .filter(m -> m.is(MaterialRole.GLUE) && m.setting() instanceof Film)
+                        .findFirst()
+                        .map(Material::id)
+                        .orElse("")
+                : wanted;
         Optional<Product> product = products.find(of);
         Optional<Material> family = product.flatMap(products::family)
                 .or(() -> trade.materials().has(of)
