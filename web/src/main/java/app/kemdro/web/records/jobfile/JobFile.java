@@ -6,6 +6,14 @@ import app.kemdro.core.look.Brief.Seen;
 import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.core.look.LookEntry.Strength;
 import app.kemdro.core.look.Wish.Kind;
+import app.kemdro.core.plan.LookPlanner;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.time.DayOfWeek;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
@@ -27,33 +35,51 @@ import tools.jackson.databind.node.ObjectNode;
 public record JobFile(
         @Nullable String format,
         @Nullable Integer version,
-        @Nullable String title,
-        @Nullable String production,
-        @Nullable String idea,
-        @Nullable Performer performer,
-        @Nullable LocalDateTime call,
+        @Nullable @Text(max = 80) String title,
+        @Nullable @Size(max = 80) String production,
+        @Nullable @Size(max = 600) String idea,
+        @Nullable @NotNull @Valid Performer performer,
+        @Nullable @NotNull LocalDateTime call,
         @Nullable LocalDateTime chairIn,
-        @Nullable Room room,
-        @Nullable List<Hands> crew,
+        @Nullable @NotNull @Valid Room room,
+        @Nullable @NotNull List<@NotNull @Valid Hands> crew,
         @Nullable List<String> costumeCovers,
         @Nullable Integer costumeMinutes,
         @Nullable Boolean selfApplied,
         @Nullable Purpose purpose,
-        @Nullable Breaks breaks,
-        @Nullable List<Entry> look,
-        @Nullable List<Wish> wishes,
+        @Nullable @Valid Breaks breaks,
+        @Nullable @Size(max = LookPlanner.MOST_ENTRIES) List<@NotNull @Valid Entry> look,
+        @Nullable @Size(max = MOST_WISHES) List<@NotNull @Valid Wish> wishes,
         @Nullable Bench bench,
-        @Nullable Map<String, Double> ownTimes,
-        @Nullable List<Mix> mixes,
-        @Nullable List<Map<String, String>> paints,
-        @Nullable Order order,
+
+        @Nullable @Size(max = MOST_OWN)
+        Map<
+                        @Text(max = 140) String,
+                        @NotNull @DecimalMin(value = QUICKEST, message = PACE)
+                        @DecimalMax(value = SLOWEST, message = PACE) Double>
+                ownTimes,
+
+        @Nullable List<@NotNull @Valid Mix> mixes,
+        @Nullable List<@NotNull Map<String, @NotNull String>> paints,
+        @Nullable @Valid Order order,
         @Nullable List<Happened> runs) {
     public static final String FORMAT = "kemdro-job";
     public static final int VERSION = 2;
     static final int OLDEST = 1;
 
+    private static final int MOST_STEPS = 3000;
+    private static final int MOST_WAYS = 20;
+    private static final int LONGEST = 3 * 24 * 3600;
+    private static final int MOST_OWN = 500;
+    private static final int MOST_WISHES = 60;
+    private static final String QUICKEST = "" + app.kemdro.core.look.Brief.Hands.QUICKEST;
+    private static final String SLOWEST = "" + app.kemdro.core.look.Brief.Hands.SLOWEST;
+    private static final String PACE = "times as long as usual; " + QUICKEST + " to " + SLOWEST + " can be meant.";
+    private static final String SECOND = "is no second of a day in the chair.";
+    private static final String WAY = "is no way in which a step is done.";
+
     public record Performer(
-            @Nullable String name,
+            @Nullable @Text(max = 80) String name,
             @Nullable Integer heightCm,
             @Nullable Integer weightKg,
             @Nullable Double headCm,
@@ -62,26 +88,28 @@ public record JobFile(
             @Nullable Hair hair) {}
 
     public record Room(
-            @Nullable Double temperatureC,
-            @Nullable Double humidityPercent,
+            @Nullable @NotNull Double temperatureC,
+            @Nullable @NotNull Double humidityPercent,
             @Nullable Integer dryers) {}
 
     public record Hands(
-            @Nullable String name,
-            @Nullable Skill skill,
-            @Nullable LocalDateTime from,
-            @Nullable LocalDateTime until,
-            @Nullable Double factor) {}
+            @Nullable @Text(max = 40) String name,
+            @Nullable @NotNull Skill skill,
+            @Nullable @NotNull LocalDateTime from,
+            @Nullable @NotNull LocalDateTime until,
+
+            @Nullable @DecimalMin(value = QUICKEST, message = PACE) @DecimalMax(value = SLOWEST, message = PACE)
+            Double factor) {}
 
     public record Entry(
-            @Nullable String id,
-            @Nullable String technique,
-            @Nullable List<String> zones,
+            @Nullable @Text(max = 60) String id,
+            @Nullable @Text(max = 60) String technique,
+            @Nullable @NotNull List<String> zones,
             @Nullable Integer coats,
             @Nullable Integer items,
             @Nullable Strength strength,
             @Nullable Integer coverage,
-            @Nullable String over) {}
+            @Nullable @Size(max = 80) String over) {}
 
     public record Purpose(
             @Nullable Seen seen,
@@ -92,15 +120,15 @@ public record JobFile(
 
     /** Rest for everybody: the longest stretch of work, a break, and every third one, in minutes. */
     public record Breaks(
-            @Nullable Integer everyMinutes,
-            @Nullable Integer minutes,
+            @Nullable @NotNull Integer everyMinutes,
+            @Nullable @NotNull Integer minutes,
             @Nullable Integer mealMinutes) {}
 
     /** What is wanted of the order; see {@link app.kemdro.core.look.Wish}. */
     public record Wish(
-            @Nullable Kind kind,
-            @Nullable String step,
-            @Nullable String to,
+            @Nullable @NotNull Kind kind,
+            @Nullable @Text(max = 200) String step,
+            @Nullable @Size(max = 200) String to,
             @Nullable Integer minutes) {}
 
     /** When the bench is worked at, and the entries of the look for which nothing has to be made any more. */
@@ -113,26 +141,39 @@ public record JobFile(
 
     /** A mix of paints by their names, and the entry of the look that is painted with it. */
     public record Mix(
-            @Nullable String name,
-            @Nullable String entry,
-            @Nullable Map<String, Integer> parts) {}
+            @Nullable @Text(max = 80) String name,
+            @Nullable @Size(max = 200) String entry,
+            @Nullable @NotNull Map<String, Integer> parts) {}
 
     /** An order: seconds from chair-in. */
     public record Order(
-            @Nullable List<Step> steps,
-            @Nullable List<Break> breaks,
-            @Nullable Integer ready) {}
+            @Nullable @NotNull @Size(max = MOST_STEPS) List<@NotNull @Valid Step> steps,
+            @Nullable @Size(max = MOST_STEPS) List<@NotNull @Valid Break> breaks,
+
+            @Nullable @NotNull @Min(value = 0, message = SECOND) @Max(value = LONGEST, message = SECOND)
+            Integer ready) {}
 
     /** A step, whose hands, whose help, in which of its ways, and from when to when. */
     public record Step(
-            @Nullable String step,
+            @Nullable @Text(max = 200) String step,
             @Nullable String hands,
             @Nullable String help,
-            @Nullable Integer way,
-            @Nullable Integer from,
-            @Nullable Integer until) {}
 
-    public record Break(@Nullable Integer from, @Nullable Integer until) {}
+            @Nullable @Min(value = 0, message = WAY) @Max(value = MOST_WAYS, message = WAY)
+            Integer way,
+
+            @Nullable @NotNull @Min(value = 0, message = SECOND) @Max(value = LONGEST, message = SECOND)
+            Integer from,
+
+            @Nullable @NotNull @Min(value = 0, message = SECOND) @Max(value = LONGEST, message = SECOND)
+            Integer until) {}
+
+    public record Break(
+            @Nullable @NotNull @Min(value = 0, message = SECOND) @Max(value = LONGEST, message = SECOND)
+            Integer from,
+
+            @Nullable @NotNull @Min(value = 0, message = SECOND) @Max(value = LONGEST, message = SECOND)
+            Integer until) {}
 
     public record Happened(LocalDateTime began, @Nullable LocalDateTime ended, List<ObjectNode> events) {}
 }

@@ -20,6 +20,7 @@ import app.kemdro.web.records.performer.Performers;
 import app.kemdro.web.records.plan.Plans;
 import app.kemdro.web.records.run.Runs;
 import app.kemdro.web.rooms.Rooms;
+import jakarta.validation.Validator;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
@@ -53,6 +54,7 @@ class BriefController {
     private final Performers performers;
     private final Accounts accounts;
     private final Typed typed;
+    private final Validator validator;
 
     BriefController(
             Jobs jobs,
@@ -65,8 +67,10 @@ class BriefController {
             Clock clock,
             Performers performers,
             Accounts accounts,
-            Typed typed) {
+            Typed typed,
+            Validator validator) {
         this.typed = typed;
+        this.validator = validator;
         this.performers = performers;
         this.accounts = accounts;
         this.sensor = sensor;
@@ -166,7 +170,7 @@ class BriefController {
 
     /** The brief, if it can be meant; otherwise the model says what is wrong. */
     private Optional<Brief> read(BriefForm form, Model model) {
-        BriefReading reading = form.read();
+        BriefReading reading = form.read(validator);
         Optional<Brief> brief = reading.brief();
         model.addAttribute("wrong", reading.wrong());
         List<Problem> problems = brief.map(BriefCheck::problems).orElse(List.of());

@@ -7,6 +7,10 @@ import app.kemdro.core.look.Brief.Hands;
 import app.kemdro.core.look.Brief.Seen;
 import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.web.records.job.Job;
+import jakarta.validation.Valid;
+import jakarta.validation.Validator;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -14,12 +18,24 @@ import java.util.List;
 /** The brief as typed: everything is text until it is read, so that what was typed stays when it cannot be meant. */
 public class BriefForm {
     private static final int HANDS = 3;
+    private static final String NAMES = "Names take up to 80 letters.";
 
     private boolean atSensor;
+
+    @NotBlank(message = "Say who the character is.")
+    @Size(max = 80, message = NAMES)
     private String title = "";
+
+    @Size(max = 80, message = NAMES)
     private String production = "";
+
+    @Size(max = 600, message = "The idea takes up to 600 letters.")
     private String idea = "";
+
+    @NotBlank(message = "Say who is in the chair.")
+    @Size(max = 80, message = NAMES)
     private String performer = "";
+
     private String height = "";
     private String weight = "";
     private String head = "";
@@ -43,7 +59,7 @@ public class BriefForm {
     private String breakEvery = "120";
     private String breakMinutes = "10";
     private String mealMinutes = "30";
-    private List<HandsForm> crew = new ArrayList<>();
+    private List<@Valid HandsForm> crew = new ArrayList<>();
 
     /** A new brief for tomorrow morning, in a costume that covers these zones. */
     static BriefForm blank(LocalDate today, List<String> covers) {
@@ -119,8 +135,8 @@ public class BriefForm {
         this.atSensor = atSensor;
     }
 
-    BriefReading read() {
-        return new BriefReading(this);
+    BriefReading read(Validator validator) {
+        return new BriefReading(this, validator);
     }
 
     public String getTitle() {

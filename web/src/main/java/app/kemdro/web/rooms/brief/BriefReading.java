@@ -7,6 +7,7 @@ import app.kemdro.core.look.Brief.Performer;
 import app.kemdro.core.look.Brief.Purpose;
 import app.kemdro.core.look.Brief.Room;
 import app.kemdro.core.plan.BriefCheck;
+import jakarta.validation.Validator;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
@@ -24,8 +25,12 @@ final class BriefReading {
     private final BriefForm form;
     private final Map<String, String> wrong = new TreeMap<>();
 
-    BriefReading(BriefForm form) {
+    BriefReading(BriefForm form, Validator validator) {
         this.form = form;
+        // a row of the table of hands is complained of as the table
+        validator
+                .validate(form)
+                .forEach(v -> wrong.put(v.getPropertyPath().toString().replaceAll("\\[.*", ""), v.getMessage()));
     }
 
     Map<String, String> wrong() {
@@ -33,22 +38,6 @@ final class BriefReading {
     }
 
     Optional<Brief> brief() {
-        if (form.getTitle().isBlank()) {
-            wrong.put("title", "Say who the character is.");
-        } else if (form.getTitle().length() > 80
-                || form.getProduction().length() > 80
-                || form.getPerformer().length() > 80) {
-            wrong.put("title", "Names take up to 80 letters.");
-        }
-        if (form.getIdea().length() > 600) {
-            wrong.put(
-                    "idea",
-                    "The idea takes up to 600 letters; this has "
-                            + form.getIdea().length() + ".");
-        }
-        if (form.getPerformer().isBlank()) {
-            wrong.put("performer", "Say who is in the chair.");
-        }
         LocalDateTime call = call();
         List<Hands> hands = hands(call);
         Performer who = new Performer(
@@ -153,9 +142,6 @@ final class BriefReading {
         for (HandsForm line : form.getCrew()) {
             if (line.getName().isBlank()) {
                 continue;
-            }
-            if (line.getName().length() > 40) {
-                wrong.put("crew", "Names of artists take up to 40 letters.");
             }
             LocalDateTime from = line.getFrom().isBlank()
                     ? call.minusHours(14)

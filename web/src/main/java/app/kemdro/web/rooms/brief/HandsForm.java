@@ -1,10 +1,13 @@
 package app.kemdro.web.rooms.brief;
 
 import app.kemdro.core.look.Brief.Skill;
+import jakarta.validation.constraints.Size;
 
 /** One line of the crew as typed. */
 public class HandsForm {
+    @Size(max = 40, message = "Names of artists take up to 40 letters.")
     private String name = "";
+
     private Skill skill = Skill.ASSISTANT;
     private String from = "";
     private String until = "";
