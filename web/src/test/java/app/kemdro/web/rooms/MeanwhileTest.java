@@ -137,6 +137,18 @@ class MeanwhileTest {
         assertThat(jobs.get(job.id()).idea()).isEqualTo("rust on a bell");
     }
 
+    @Test
+    void whatIsEmptiedIsNotFilledAgain() throws Exception {
+        FormElement form = open(brief(), brief());
+        typing("temperature", "").accept(form);
+        MockHttpServletResponse answer = send(form);
+        assertThat(answer.getStatus()).isEqualTo(200);
+        assertThat(answer.getContentAsString()).contains("is no number that can be meant here");
+
+        both(brief(), brief(), typing("idea", ""), typing("humidity", "58"));
+        assertThat(jobs.get(job.id()).idea()).isEmpty();
+    }
+
     /** While the choice was open a third was there. */
     @Test
     void aChoiceCanBeOvertakenAsWell() throws Exception {

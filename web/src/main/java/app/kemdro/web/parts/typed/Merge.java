@@ -49,7 +49,12 @@ record Merge(Map<String, List<String>> fields, List<String> clashes, List<String
             if (sets.contains(group)) {
                 fields.put(group, both(values(was, group), values(typed, group), values(now, group)));
             } else {
-                fields.putAll(iChanged ? part(typed, group) : theirs);
+                // as it is, blanks and all: a field that was emptied is not one that was never there
+                (iChanged ? typed : now).forEach((field, values) -> {
+                    if (group(field).equals(group)) {
+                        fields.put(field, values);
+                    }
+                });
                 if (iChanged && theyChanged && !mine.equals(theirs)) {
                     clashes.add(group);
                 }

@@ -44,6 +44,17 @@ class MergeTest {
                 .containsExactly("call");
     }
 
+    /** A form that is not told of it would take what it begins with. */
+    @Test
+    void whatWasEmptiedIsSentEmpty() {
+        assertThat(Merge.of(form("room", "22"), Map.of("room", List.of("")), form("room", "22"), Set.of())
+                        .fields())
+                .containsEntry("room", List.of(""));
+        assertThat(Merge.of(form("room", "22"), form("room", "22"), Map.of("room", List.of("")), Set.of())
+                        .fields())
+                .containsEntry("room", List.of(""));
+    }
+
     @Test
     void ticksOfBothAreKept() {
         Merge both = Merge.of(
