@@ -275,7 +275,10 @@ class LookRoomTest {
                     .bodyText()
                     .doesNotContain("No plan yet");
         }
-        assertThat(mvc.get().uri("/shelf").with(user("ines").roles("LEAD")))
+        assertThat(mvc.get()
+                        .uri("/shelf")
+                        .param("find", job.title())
+                        .with(user("ines").roles("LEAD")))
                 .bodyText()
                 .contains("chin needs");
     }
