@@ -13,8 +13,6 @@ public final class HouseBench {
     private static final int ROUNDS = 20;
     private static final int CHAIRS = 10;
     private static final Pattern ON_SHELF = Pattern.compile("href=\"/jobs/(\\d+)/look\"");
-    private static final Pattern UPCOMING = Pattern.compile(
-            "\"name\":\"Ines\".*?\"running\":(null|\\{\"step\":\"([^\"]+)\").*?\"upcoming\":(null|\\{\"step\":\"([^\"]+)\")");
 
     private final Visitor lead;
 
@@ -110,20 +108,10 @@ public final class HouseBench {
         int kept = 0;
         for (int round = 0; round < ROUNDS; round++) {
             for (String job : jobs) {
-                Matcher now = UPCOMING.matcher(lead.get("/jobs/" + job + "/chair/state"));
-                String step = "";
-                String type = "NOTE";
-                if (now.find()) {
-                    type = now.group(2) != null ? "FINISH" : now.group(4) != null ? "START" : "NOTE";
-                    step = now.group(2) != null ? now.group(2) : now.group(4) != null ? now.group(4) : "";
-                }
+                Visitor.Press press = lead.next(job);
                 long from = System.nanoTime();
-                int status = lead.post(
-                                "/jobs/" + job + "/chair/events",
-                                "application/json",
-                                "{\"id\":\"%s\",\"device\":\"bench\",\"type\":\"%s\",\"hands\":\"Ines\",\"step\":\"%s\",\"text\":\"press\"}"
-                                        .formatted(UUID.randomUUID(), type, step))
-                        .statusCode();
+                int status =
+                        lead.press(job, UUID.randomUUID().toString(), press).statusCode();
                 times.add((System.nanoTime() - from) / 1e6);
                 kept += status == 200 ? 1 : 0;
                 Thread.sleep(100);

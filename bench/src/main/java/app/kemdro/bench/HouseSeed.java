@@ -9,6 +9,7 @@ import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
 
@@ -94,6 +95,9 @@ public final class HouseSeed {
                 copy("run_event", run, k, "at_time", "dateadd(day, " + days + ", at_time)");
                 picture(k, tested);
             }
+            run(
+                    "insert into find_text (job_id, build, unread, low, lines) select id, '', 1, '', '[]' from job where id = "
+                            + (job + k * STRIDE));
             if (k % 500 == 0) {
                 data.commit();
                 System.out.println(k + " jobs");
@@ -112,7 +116,7 @@ public final class HouseSeed {
             written.put(column, NUMBERS.contains(column) ? column + " + " + copy * STRIDE : column);
         }
         for (int k = 0; k < otherwise.length; k += 2) {
-            written.put(otherwise[k].toUpperCase(java.util.Locale.ROOT), otherwise[k + 1]);
+            written.put(otherwise[k].toUpperCase(Locale.ROOT), otherwise[k + 1]);
         }
         run("insert into " + table + " (" + String.join(", ", written.keySet()) + ") select "
                 + String.join(", ", written.values()) + " from " + table + " where " + where);
@@ -125,7 +129,7 @@ public final class HouseSeed {
             try (PreparedStatement ask = data.prepareStatement(
                     "select column_name from information_schema.columns where table_name = ? and is_generated = 'NEVER'"
                             + " and table_schema = 'PUBLIC' order by ordinal_position")) {
-                ask.setString(1, table.toUpperCase(java.util.Locale.ROOT));
+                ask.setString(1, table.toUpperCase(Locale.ROOT));
                 try (ResultSet rows = ask.executeQuery()) {
                     while (rows.next()) {
                         known.add(rows.getString(1));

@@ -119,25 +119,13 @@ public final class LiveBench {
             ConcurrentLinkedQueue<Double> answers,
             AtomicInteger errors)
             throws IOException, InterruptedException {
-        Pattern upcoming = Pattern.compile(
-                "\"name\":\"Ines\".*?\"running\":(null|\\{\"step\":\"([^\"]+)\").*?\"upcoming\":(null|\\{\"step\":\"([^\"]+)\")");
         Random dice = new Random(job);
         for (int k = 0; k < PRESSES; k++) {
-            String state = hands.get("/jobs/" + job + "/chair/state");
-            Matcher now = upcoming.matcher(state);
-            String type = "NOTE";
-            String step = "";
-            if (now.find()) {
-                type = now.group(2) != null ? "FINISH" : now.group(4) != null ? "START" : "NOTE";
-                step = now.group(2) != null ? now.group(2) : now.group(4) != null ? now.group(4) : "";
-            }
+            Visitor.Press press = hands.next(Long.toString(job));
             String id = UUID.randomUUID().toString();
-            String body =
-                    "{\"id\":\"mark-%s\",\"device\":\"mark-%s\",\"type\":\"%s\",\"hands\":\"Ines\",\"step\":\"%s\",\"text\":\"press\"}"
-                            .formatted(id, "bench", type, step);
             long from = System.nanoTime();
             pressed.put(id, from);
-            var answer = hands.post("/jobs/" + job + "/chair/events", "application/json", body);
+            var answer = hands.press(Long.toString(job), "mark-" + id, press);
             answers.add((System.nanoTime() - from) / 1e6);
             if (answer.statusCode() >= 500) {
                 errors.incrementAndGet();

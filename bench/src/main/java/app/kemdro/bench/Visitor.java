@@ -20,6 +20,9 @@ import java.util.regex.Pattern;
 final class Visitor {
     private static final Pattern TOKEN = Pattern.compile("name=\"csrf-token\" content=\"([^\"]+)\"");
 
+    private static final Pattern NEXT = Pattern.compile(
+            "\"name\":\"Ines\".*?\"running\":(null|\\{\"step\":\"([^\"]+)\").*?\"upcoming\":(null|\\{\"step\":\"([^\"]+)\")");
+
     private final String base;
     private final HttpClient http = HttpClient.newBuilder()
             .version(HttpClient.Version.HTTP_1_1)
@@ -71,6 +74,27 @@ final class Visitor {
                 path,
                 "application/x-www-form-urlencoded",
                 field + "=" + URLEncoder.encode(value, StandardCharsets.UTF_8));
+    }
+
+    /** What the demo's lead would press. */
+    record Press(String type, String step) {}
+
+    /** Real work: the step that is begun is ended, the next one begun; where neither is, something is noted. */
+    Press next(String job) throws IOException, InterruptedException {
+        Matcher now = NEXT.matcher(get("/jobs/" + job + "/chair/state"));
+        if (!now.find() || now.group(2) == null && now.group(4) == null) {
+            return new Press("NOTE", "");
+        }
+        return now.group(2) != null ? new Press("FINISH", now.group(2)) : new Press("START", now.group(4));
+    }
+
+    /** Presses in the chair of a job. */
+    HttpResponse<String> press(String job, String id, Press press) throws IOException, InterruptedException {
+        return post(
+                "/jobs/" + job + "/chair/events",
+                "application/json",
+                "{\"id\":\"%s\",\"device\":\"bench\",\"type\":\"%s\",\"hands\":\"Ines\",\"step\":\"%s\",\"text\":\"press\"}"
+                        .formatted(id, press.type(), press.step()));
     }
 
     /** Listens to a stream of events until it ends; each line is handed on. */

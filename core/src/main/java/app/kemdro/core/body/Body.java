@@ -88,7 +88,7 @@ public final class Body {
                 rows,
                 pins(file.find("pins"), rows),
                 groups(file.find("groups"), zones),
-                Kinds.read(file, zones));
+                Kinds.read(file, zones, rows));
     }
 
     /**
@@ -103,22 +103,26 @@ public final class Body {
     private record Kinds(
             Set<String> moving, Set<String> head, Set<String> onePiece, String scalp, Map<String, String> vanish) {
 
-        static Kinds read(DataNode file, Map<String, Zone> zones) {
+        static Kinds read(DataNode file, Map<String, Zone> zones, List<String> rows) {
             Set<String> regions = zones.values().stream().map(Zone::region).collect(Collectors.toSet());
             Map<String, String> vanish = new LinkedHashMap<>();
             if (file.find("vanish") != null) {
                 known(file, "vanish", file.get("vanish").entries().keySet(), zones.keySet());
                 file.get("vanish").entries().forEach((zone, node) -> vanish.put(zone, node.text()));
             }
+            String scalp = file.text("scalp", "");
+            if (!scalp.isEmpty()) {
+                known(file, "scalp", List.of(scalp), rows);
+            }
             return new Kinds(
                     known(file, "moving", file.words("moving"), zones.keySet()),
                     known(file, "scales-with-head", file.words("scales-with-head"), regions),
                     known(file, "one-piece", file.words("one-piece"), regions),
-                    file.text("scalp", ""),
+                    scalp,
                     vanish);
         }
 
-        private static Set<String> known(DataNode file, String key, Collection<String> named, Set<String> all) {
+        private static Set<String> known(DataNode file, String key, Collection<String> named, Collection<String> all) {
             named.stream().filter(n -> !all.contains(n)).findFirst().ifPresent(n -> {
                 throw file.get(key).broken("there is no '" + n + "'");
             });

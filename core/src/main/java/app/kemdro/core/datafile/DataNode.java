@@ -7,6 +7,7 @@ import java.io.Reader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -206,6 +207,16 @@ public final class DataNode {
         return found == null
                 ? List.of()
                 : found.items().stream().map(DataNode::text).toList();
+    }
+
+    /** Constants of an enumeration under a key; absent means none. */
+    public <E extends Enum<E>> Set<E> choices(String key, Class<E> type) {
+        Set<E> chosen = EnumSet.noneOf(type);
+        DataNode found = find(key);
+        if (found != null) {
+            found.items().forEach(item -> chosen.add(item.choice(type)));
+        }
+        return chosen;
     }
 
     /** One of an enumeration's constants, written in lower case with hyphens. */

@@ -1,7 +1,6 @@
 package app.kemdro.core.material;
 
 import app.kemdro.core.datafile.DataNode;
-import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Set;
@@ -15,11 +14,7 @@ record Kind(String id, Set<MaterialRole> roles) {
         file.entries().forEach((id, node) -> {
             node.onlyKeys(Set.of("roles", "because"));
             node.get("because").text();
-            Set<MaterialRole> roles = EnumSet.noneOf(MaterialRole.class);
-            if (node.find("roles") != null) {
-                node.get("roles").items().forEach(r -> roles.add(r.choice(MaterialRole.class)));
-            }
-            kinds.put(id, new Kind(id, Set.copyOf(roles)));
+            kinds.put(id, new Kind(id, Set.copyOf(node.choices("roles", MaterialRole.class))));
         });
         return kinds;
     }

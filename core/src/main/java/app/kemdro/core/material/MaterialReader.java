@@ -2,7 +2,6 @@ package app.kemdro.core.material;
 
 import app.kemdro.core.body.Place;
 import app.kemdro.core.datafile.DataNode;
-import java.util.EnumSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -83,11 +82,7 @@ final class MaterialReader {
 
     /** Surfaces of the body under "places"; none where the key is absent. */
     static Set<Place> places(DataNode node) {
-        Set<Place> places = EnumSet.noneOf(Place.class);
-        if (node.find("places") != null) {
-            node.get("places").items().forEach(p -> places.add(p.choice(Place.class)));
-        }
-        return places;
+        return node.choices("places", Place.class);
     }
 
     private static @Nullable Setting setting(DataNode node) {

@@ -1,6 +1,6 @@
 package app.kemdro.core.material;
 
-/** What code must know of whatever stands there; the data says which has it. */
+/** What code must know of whatever stands on a shelf of the trade; the data says which has it. */
 public enum MaterialRole {
     /** It sticks. */
     GLUE,
@@ -10,7 +10,7 @@ public enum MaterialRole {
     FORM,
     /** It is no layer of its own when things come off. */
     DUST,
-    /** It wipes skin clean. */
+    /** It wipes skin clean: what it leaves is gone once it has dried, and nobody looks whether it is clear. */
     CLEANS,
     /** With it on, fingers do nothing fine. */
     BINDS_FINGERS

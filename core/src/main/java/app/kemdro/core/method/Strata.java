@@ -4,7 +4,6 @@ import app.kemdro.core.datafile.DataNode;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Set;
-import java.util.stream.Collectors;
 
 /** The order in which kinds of work lie on one zone, from the skin outwards, unless a technique's needs say otherwise. */
 public final class Strata {
@@ -34,22 +33,13 @@ public final class Strata {
                     levels.size(),
                     node.flag("many"),
                     node.flag("block"),
-                    roles(node),
+                    Set.copyOf(node.choices("roles", Role.class)),
                     node.get("because").text());
             if (levels.put(slot, level) != null) {
                 throw node.broken("slot '" + slot + "' stands here twice");
             }
         }
         return new Strata(levels);
-    }
-
-    /** The roles that an entry of the data names. */
-    static Set<Role> roles(DataNode node) {
-        return node.find("roles") == null
-                ? Set.of()
-                : node.get("roles").items().stream()
-                        .map(r -> r.choice(Role.class))
-                        .collect(Collectors.toUnmodifiableSet());
     }
 
     /** Where the kind of work with this role stands; the first where there are several. */

@@ -6,6 +6,7 @@ import app.kemdro.core.datafile.DataNode;
 import app.kemdro.core.material.Materials;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -20,6 +21,7 @@ public final class Trade {
     private final Strata strata;
     private final List<Repair> repairs;
     private final Map<String, String> states;
+    private final Map<Role, Technique> first = new EnumMap<>(Role.class);
     private final Map<String, List<Technique>> implied = new HashMap<>();
 
     Trade(
@@ -35,7 +37,10 @@ public final class Trade {
         this.body = body;
         this.materials = materials;
         this.techniques = new LinkedHashMap<>();
-        techniques.forEach(t -> this.techniques.put(t.id(), t));
+        techniques.forEach(t -> {
+            this.techniques.put(t.id(), t);
+            t.roles().forEach(role -> first.putIfAbsent(role, t));
+        });
         this.rules = List.copyOf(rules);
         this.strata = strata;
         techniques.stream()
@@ -93,10 +98,11 @@ public final class Trade {
 
     /** The first technique that has a role. */
     public Technique first(Role role) {
-        return techniques.values().stream()
-                .filter(t -> t.is(role))
-                .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("No technique is " + role));
+        Technique found = first.get(role);
+        if (found == null) {
+            throw new IllegalArgumentException("No technique is " + role);
+        }
+        return found;
     }
 
     /** In which order the kinds of work lie on the body. */

@@ -13,7 +13,6 @@ import app.kemdro.core.method.Technique.Make;
 import app.kemdro.core.method.Technique.Profile;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -192,8 +191,8 @@ final class TradeReader {
                 node.words("cautions"),
                 steps(id, node),
                 new Profile(
-                        facts(node, "suits"),
-                        facts(node, "poor-for"),
+                        node.choices("suits", Fact.class),
+                        node.choices("poor-for", Fact.class),
                         node.text("risk", ""),
                         node.text("never-filmed", ""),
                         node.number("each-time", 0, 0, 5000),
@@ -212,8 +211,8 @@ final class TradeReader {
     }
 
     private static Set<Role> roles(DataNode node, Strata.Level kind) {
-        Set<Role> all = new LinkedHashSet<>(kind.roles());
-        all.addAll(Strata.roles(node));
+        Set<Role> all = node.choices("roles", Role.class);
+        all.addAll(kind.roles());
         return Set.copyOf(all);
     }
 
@@ -274,14 +273,6 @@ final class TradeReader {
             given.entries().keySet().forEach(state -> around.put(state, stepReader.zones(given, state)));
         }
         return around;
-    }
-
-    private static Set<Fact> facts(DataNode node, String key) {
-        Set<Fact> facts = EnumSet.noneOf(Fact.class);
-        if (node.find(key) != null) {
-            node.get(key).items().forEach(f -> facts.add(f.choice(Fact.class)));
-        }
-        return facts;
     }
 
     private BenchStep bench(DataNode node) {

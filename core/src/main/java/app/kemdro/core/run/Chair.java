@@ -28,8 +28,6 @@ public final class Chair {
     /** Stands for hands in what the performer does alone. */
     public static final String NOBODY = "";
 
-    /** What a cleaner leaves is gone once it has dried; nobody looks whether it is clear. */
-
     /** A step that runs over is expected to need at least this much longer, seconds. */
     private static final int AT_LEAST = 30;
 

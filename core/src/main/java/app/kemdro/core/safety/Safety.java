@@ -31,7 +31,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -39,8 +38,6 @@ import java.util.stream.Stream;
 public final class Safety {
     /** What the key of a finding about a patch test begins with; the family follows. */
     public static final String PATCH = "patch ";
-
-    private static final Predicate<Material> STICKS = m -> m.is(MaterialRole.GLUE);
 
     private final Trade trade;
     private final DataNode rules;
@@ -220,7 +217,7 @@ public final class Safety {
     public static Set<String> stuck(Stack stack) {
         return stack.layers().stream()
                 .map(Stack.Layer::material)
-                .filter(STICKS)
+                .filter(m -> m.is(MaterialRole.GLUE))
                 .map(Material::id)
                 .collect(Collectors.toSet());
     }

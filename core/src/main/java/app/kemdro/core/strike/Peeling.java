@@ -29,7 +29,7 @@ final class Peeling {
         for (int form = highestForm(left); form >= 0; form = highestForm(left)) {
             Stack.Layer layer = left.get(form);
             int lowest = form;
-            while (lowest > 0 && isGlue(left.get(lowest - 1).material())) {
+            while (lowest > 0 && left.get(lowest - 1).material().is(MaterialRole.GLUE)) {
                 lowest--;
             }
             Optional<Material> glue =
@@ -87,10 +87,6 @@ final class Peeling {
             }
         }
         return -1;
-    }
-
-    private static boolean isGlue(Material material) {
-        return material.is(MaterialRole.GLUE);
     }
 
     /** Films that one remover takes off are wiped off together, with what lies between them. */

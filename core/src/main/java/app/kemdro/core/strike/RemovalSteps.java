@@ -101,7 +101,7 @@ final class RemovalSteps {
     private void firstsBeforeAnythingWet(List<Group> groups, boolean selfApplied, List<Lag> lags) {
         List<Group> firsts = groups.stream()
                 .filter(Group::leavesFirst)
-                .sorted(Comparator.comparing((Group g) -> !(selfApplied && isNail(g)))
+                .sorted(Comparator.comparing((Group g) -> !(selfApplied && g.first.is(MaterialRole.BINDS_FINGERS)))
                         .thenComparing(g -> wets(g) ? 1 : 0)
                         .thenComparing(g -> customs.kinds().indexOf(g.kind.orElseThrow())))
                 .toList();
@@ -123,10 +123,6 @@ final class RemovalSteps {
     /** A drop in the eye for a lens is not meant. */
     private static boolean wets(Group group) {
         return group.floods() || group.remover.isPresent() && !group.leavesFirst();
-    }
-
-    private static boolean isNail(Group group) {
-        return group.first.is(MaterialRole.BINDS_FINGERS);
     }
 
     /** Whether one step comes before another. */

@@ -18,6 +18,11 @@ public class Rooms {
     /** Under this name a room is told what the last change did; it is said before the plan's own sentence. */
     public static final String CHANGE = SaysMeanwhile.CHANGE;
 
+    /** Whether a job has changed since the page was made that carries this version of it; a page that carries none is not asked. */
+    public static boolean isOverdue(String had, Job job) {
+        return !had.isEmpty() && !had.equals(job.version());
+    }
+
     /** Said where a press was meant for what stood there before. */
     public static final String CHANGED_MEANWHILE =
             "This was changed on another screen meanwhile, and stands as you see it now. Nothing of yours was done; press again if you still mean it.";

@@ -22,8 +22,10 @@ public interface StandingForm {
     /** Fields of which any number is chosen: what one adds and another takes away do not get in each other's way. */
     Set<String> sets();
 
-    /** What a field is called on its page; all fields of a table's rows go by the name before the bracket. */
-    String called(String field);
+    /** What a field is called on its page, its own name where nothing else is said; a table's rows go by the name before the bracket. */
+    default String called(String field) {
+        return Character.toUpperCase(field.charAt(0)) + field.substring(1).replace('_', ' ');
+    }
 
     /** How a value is said there. */
     default String said(String field, List<String> values) {

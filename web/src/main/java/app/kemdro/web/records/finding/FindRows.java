@@ -1,7 +1,7 @@
 package app.kemdro.web.records.finding;
 
+import app.kemdro.web.parts.data.Containing;
 import jakarta.persistence.EntityManager;
-import jakarta.persistence.TypedQuery;
 import java.util.List;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
@@ -20,21 +20,15 @@ class FindRows {
 
     /** Jobs in whose text all of these stand, the latest call first. */
     List<Row> holding(List<String> low, int from, int most) {
-        StringBuilder where = new StringBuilder();
-        for (int k = 0; k < low.size(); k++) {
-            where.append(" and t.low like :w").append(k).append(" escape '!'");
-        }
-        TypedQuery<Row> query = data.createQuery(
+        Containing words = new Containing(low);
+        return words.given(data.createQuery(
                         "select new app.kemdro.web.records.finding.FindRows$Row(j.id, j.title, p.name, t.lines)"
                                 + " from FindText t join Job j on j.id = t.jobId join j.performer p where j.setAside is null"
-                                + where + " order by j.callAt desc, j.id desc",
-                        Row.class)
+                                + words.of("t.low") + " order by j.callAt desc, j.id desc",
+                        Row.class))
                 .setFirstResult(from)
-                .setMaxResults(most);
-        for (int k = 0; k < low.size(); k++) {
-            query.setParameter("w" + k, "%" + low.get(k).replaceAll("([!%_])", "!$1") + "%");
-        }
-        return query.getResultList();
+                .setMaxResults(most)
+                .getResultList();
     }
 
     /** A job that is to be read, and how much of it. */
@@ -55,16 +49,9 @@ class FindRows {
                 .getSingleResult();
     }
 
-    /**
-     * What another build has read is read again: a technique or a zone may be called otherwise now. A job that came in some other way
-     * is read as well.
-     */
+    /** What another build has read is read again: a technique or a zone may be called otherwise now. */
     @Transactional
     void readBy(String build) {
-        data.createQuery("insert into FindText (jobId, build, unread, low, lines)"
-                        + " select j.id, '', 1, '', '[]' from Job j where not exists"
-                        + " (select 1 from FindText t where t.jobId = j.id)")
-                .executeUpdate();
         data.createQuery("update FindText t set t.unread = 1 where t.build <> :build and t.unread = 0")
                 .setParameter("build", build)
                 .executeUpdate();

@@ -41,13 +41,12 @@ import org.springframework.stereotype.Service;
 @Service
 public class Finds implements Follower, DisposableBean {
     /** So many lines are shown. */
-    public static final int MOST = 200;
+    private static final int MOST = 200;
 
     /** So many jobs are read afresh before a search answers; more only where an older house was just opened. */
     private static final int AT_ONCE = 40;
 
     private static final int ROWS = 100;
-    private static final int FIRST_LOOK = 1;
     private static final int LOOK_EVERY = 10;
 
     /** So many are read in one go beside everything else. */
@@ -85,7 +84,7 @@ public class Finds implements Follower, DisposableBean {
         this.trade = trade;
         this.json = json;
         this.build = build;
-        beside.schedule(this::readBefore, FIRST_LOOK, TimeUnit.MILLISECONDS);
+        beside.execute(this::readBefore);
         beside.scheduleWithFixedDelay(() -> read(SOME), LOOK_EVERY, LOOK_EVERY, TimeUnit.SECONDS);
     }
 
@@ -144,7 +143,6 @@ public class Finds implements Follower, DisposableBean {
         return (line.where() + " " + line.text()).toLowerCase(Locale.ROOT);
     }
 
-    /** Something was said in a book; it is read again before the next search. */
     @Override
     public String name() {
         return "finds";
@@ -155,6 +153,7 @@ public class Finds implements Follower, DisposableBean {
         return event instanceof RunEvent.InWords said && !said.text().isEmpty();
     }
 
+    /** Something was said in a book; it is read again before the next search. */
     @Override
     public void follow(RunNow now, String press) {
         rows.changed(now.run().jobId());

@@ -10,8 +10,6 @@ interface PerformerRepository extends Repository<Performer, Long> {
 
     Optional<Performer> findFirstByNameIgnoreCaseOrderById(String name);
 
-    List<Performer> findAllByOrderByName();
-
     @Query("select p.name from Performer p order by p.name")
     List<String> names();
 

@@ -19,11 +19,6 @@ public class Performers {
         this.repository = repository;
     }
 
-    /** Everybody, by name. */
-    public List<Performer> all() {
-        return repository.findAllByOrderByName();
-    }
-
     /** What everybody is called. */
     public List<String> names() {
         return repository.names();

@@ -20,6 +20,7 @@ import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
@@ -129,7 +130,8 @@ public class Shelf implements WhenPlanned, DisposableBean {
 
     /** Jobs before a place in whose name, production or performer's name all of these words stand, the latest first. */
     public Page holding(String words, Place before) {
-        return towardsThePast(rows.holding(Arrays.asList(words.strip().split("\\s+")), before, PAGE + 1));
+        return towardsThePast(rows.holding(
+                Arrays.asList(words.strip().toLowerCase(Locale.ROOT).split("\\s+")), before, PAGE + 1));
     }
 
     private Page towardsThePast(List<At> found) {
@@ -162,10 +164,21 @@ public class Shelf implements WhenPlanned, DisposableBean {
         return LocalDateTime.now(clock);
     }
 
-    private OnShelf standing(Row row, LocalDateTime now) {
-        boolean over = row.call().isBefore(now) && row.run() == null;
+    /** Nobody is asked any more what was in the way of it. */
+    private static boolean isOver(Row row, LocalDateTime now) {
+        return row.call().isBefore(now) && row.run() == null;
+    }
+
+    /** Whether what is kept of a job says what it would say if it were made now. */
+    private boolean stands(Row row, LocalDateTime now) {
         ShelfLine line = row.line();
-        if (line == null || !(over ? line.stood(madeOf(row)) : line.stands(build, madeOf(row), row.stock(), now))) {
+        return line != null
+                && (isOver(row, now) ? line.stood(row.madeOf()) : line.stands(build, row.madeOf(), row.stock(), now));
+    }
+
+    private OnShelf standing(Row row, LocalDateTime now) {
+        ShelfLine line = row.line();
+        if (line == null || !stands(row, now)) {
             Job job = jobs.get(row.id());
             line = make(job, plans.of(job), row);
             keep(line);
@@ -182,18 +195,13 @@ public class Shelf implements WhenPlanned, DisposableBean {
                 line.ready(),
                 line.figure(),
                 line.ribbon(),
-                over ? List.of() : List.of(json.read(line.inTheWay(), Way[].class)));
-    }
-
-    /** Versions of the job and of who sits, and the last block that was lifted. */
-    private String madeOf(Row row) {
-        return row.version() + "." + row.performerVersion() + "." + (row.lift() == null ? 0 : row.lift());
+                isOver(row, now) ? List.of() : List.of(json.read(line.inTheWay(), Way[].class)));
     }
 
     private ShelfLine make(Job job, Answer answer, Row row) {
         Obstacles.Gathered way = obstacles.of(job, answer);
         ShelfLine line = new ShelfLine(
-                job.id(), build, madeOf(row), row.stock(), way.until().orElse(null), json.text(way.lines()));
+                job.id(), build, row.madeOf(), row.stock(), way.until().orElse(null), json.text(way.lines()));
         Optional<Plan> plan = answer.plan();
         plan.ifPresent(p -> line.planned(p.startBy(), p.chairIn(), p.ready()));
         line.drawn(
@@ -212,10 +220,6 @@ public class Shelf implements WhenPlanned, DisposableBean {
         }
     }
 
-    private boolean kept(Row row) {
-        return row.line() != null && row.line().stands(build, madeOf(row), row.stock(), now());
-    }
-
     @Override
     public void planned(Job job, Answer answer) {
         if (made.put(job.id(), new Made(job, answer)) == null) {
@@ -229,10 +233,8 @@ public class Shelf implements WhenPlanned, DisposableBean {
             Optional<Row> row = rows.of(job);
             if (last != null
                     && row.isPresent()
-                    && !kept(row.get())
-                    && last.job()
-                            .version()
-                            .equals(row.get().version() + "." + row.get().performerVersion())) {
+                    && !stands(row.get(), now())
+                    && last.job().version().equals(row.get().jobVersion())) {
                 keep(make(last.job(), last.answer(), row.get()));
             }
         } catch (RuntimeException e) {

@@ -1,11 +1,11 @@
 package app.kemdro.web.records.shelf;
 
+import app.kemdro.web.parts.data.Containing;
 import jakarta.persistence.EntityManager;
 import jakarta.persistence.TypedQuery;
 import java.time.LocalDateTime;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
@@ -44,7 +44,18 @@ class ShelfRows {
             @Nullable Long lift,
             @Nullable Long run,
             long stock,
-            @Nullable ShelfLine line) {}
+            @Nullable ShelfLine line) {
+
+        /** As the job says it of itself. */
+        String jobVersion() {
+            return version + "." + performerVersion;
+        }
+
+        /** Versions of the job and of who sits, and the last block that was lifted. */
+        String madeOf() {
+            return jobVersion() + "." + (lift == null ? 0 : lift);
+        }
+    }
 
     /** Where a job stands. */
     record At(long id, LocalDateTime call) {
@@ -55,37 +66,33 @@ class ShelfRows {
 
     /** Jobs from a place on, the soonest first. */
     List<At> from(Place place, int most) {
-        return find("", FROM + FORWARDS, place, List.of(), most);
+        return at("", FROM + FORWARDS, place, most).getResultList();
     }
 
     /** Jobs before a place, the latest first. */
     List<At> before(Place place, int most) {
-        return find("", BEFORE + BACKWARDS, place, List.of(), most);
+        return at("", BEFORE + BACKWARDS, place, most).getResultList();
     }
 
     /** Jobs before a place in whose name, production or performer's name all of these words stand, the latest first. */
     List<At> holding(List<String> words, Place place, int most) {
-        StringBuilder where = new StringBuilder();
-        for (int k = 0; k < words.size(); k++) {
-            where.append(" and lower(concat(j.title, ' ', p.name, ' ', j.production)) like :w")
-                    .append(k)
-                    .append(" escape '!'");
-        }
-        return find(" join j.performer p", where + BEFORE + BACKWARDS, place, words, most);
+        Containing held = new Containing(words);
+        return held.given(at(
+                        " join j.performer p",
+                        held.of("lower(concat(j.title, ' ', p.name, ' ', j.production))") + BEFORE + BACKWARDS,
+                        place,
+                        most))
+                .getResultList();
     }
 
-    private List<At> find(String join, String where, Place place, List<String> words, int most) {
-        TypedQuery<At> query = data.createQuery(
+    private TypedQuery<At> at(String join, String where, Place place, int most) {
+        return data.createQuery(
                         "select new app.kemdro.web.records.shelf.ShelfRows$At(j.id, j.callAt) from Job j" + join
                                 + " where " + ON_SHELF + where,
                         At.class)
                 .setParameter("at", place.at())
                 .setParameter("id", place.job())
                 .setMaxResults(most);
-        for (int k = 0; k < words.size(); k++) {
-            query.setParameter("w" + k, like(words.get(k)));
-        }
-        return query.getResultList();
     }
 
     /** Jobs for which somebody sits now, the soonest call first. */
@@ -113,10 +120,6 @@ class ShelfRows {
                 .stream()
                 .sorted(Comparator.comparingInt(r -> ids.indexOf(r.id())))
                 .toList();
-    }
-
-    private static String like(String word) {
-        return "%" + word.toLowerCase(Locale.ROOT).replaceAll("([!%_])", "!$1") + "%";
     }
 
     /** This job, set aside or not. */

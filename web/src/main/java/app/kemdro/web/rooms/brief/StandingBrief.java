@@ -67,7 +67,8 @@ class StandingBrief implements StandingForm {
 
     @Override
     public String called(String field) {
-        return CALLED.getOrDefault(field, Character.toUpperCase(field.charAt(0)) + field.substring(1));
+        String called = CALLED.get(field);
+        return called == null ? StandingForm.super.called(field) : called;
     }
 
     @Override

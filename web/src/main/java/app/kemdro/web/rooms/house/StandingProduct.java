@@ -62,8 +62,7 @@ class StandingProduct implements StandingForm {
             case "months_after_opening" -> "Good for months once opened";
             case "pack_size" -> "Pack holds";
             case "coat_g_m2" -> "Coat in g/m²";
-            default ->
-                Character.toUpperCase(field.charAt(0)) + field.substring(1).replace('_', ' ');
+            default -> StandingForm.super.called(field);
         };
     }
 }

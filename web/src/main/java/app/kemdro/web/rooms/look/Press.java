@@ -1,6 +1,7 @@
 package app.kemdro.web.rooms.look;
 
 import app.kemdro.web.records.job.Job;
+import app.kemdro.web.rooms.Rooms;
 import java.util.List;
 
 /**
@@ -14,13 +15,13 @@ import java.util.List;
 record Press(long id, List<String> zones, String show, boolean live, String artist, String entry, String had) {
     /** Whether what is pressed still stands as it did when it was looked at. */
     boolean isAsSeen(Job job) {
-        return had.isEmpty()
-                || (entry.isEmpty()
-                        ? job.version().equals(had)
-                        : job.look()
+        return entry.isEmpty()
+                ? !Rooms.isOverdue(had, job)
+                : had.isEmpty()
+                        || job.look()
                                 .entry(entry)
                                 .map(LookRoom::had)
                                 .filter(had::equals)
-                                .isPresent());
+                                .isPresent();
     }
 }

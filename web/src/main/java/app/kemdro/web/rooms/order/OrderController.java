@@ -148,7 +148,7 @@ class OrderController {
             RedirectAttributes after) {
         runs.refuseWhileRunning(id);
         Job job = jobs.get(id);
-        if (!had.isEmpty() && !had.equals(job.version())) {
+        if (Rooms.isOverdue(had, job)) {
             after.addFlashAttribute(Rooms.CHANGE, Rooms.CHANGED_MEANWHILE);
             return "redirect:/jobs/" + id + "/order";
         }

@@ -147,7 +147,7 @@ class WishController {
 
     @PostMapping("/jobs/{id}/order/wishes/none")
     String none(@PathVariable long id, @RequestParam(defaultValue = "") String had, RedirectAttributes after) {
-        if (isOverdue(had, id)) {
+        if (Rooms.isOverdue(had, jobs.get(id))) {
             return say(id, Rooms.CHANGED_MEANWHILE, after);
         }
         return change(id, l -> l.wishing(List.of()), after);
@@ -156,16 +156,11 @@ class WishController {
     /** Takes the last change back; pressed again, it is done again. */
     @PostMapping("/jobs/{id}/order/back")
     String back(@PathVariable long id, @RequestParam(defaultValue = "") String had, RedirectAttributes after) {
-        if (isOverdue(had, id)) {
+        Job job = jobs.get(id);
+        if (Rooms.isOverdue(had, job)) {
             return say(id, Rooms.CHANGED_MEANWHILE, after);
         }
-        Job job = jobs.get(id);
         return change(id, l -> plans.lookBefore(job).orElse(l), after);
-    }
-
-    /** Whether the job has changed since the page that was pressed was looked at. */
-    private boolean isOverdue(String had, long id) {
-        return !had.isEmpty() && !had.equals(jobs.get(id).version());
     }
 
     private String change(long id, UnaryOperator<Look> change, RedirectAttributes after) {

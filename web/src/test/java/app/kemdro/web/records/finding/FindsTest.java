@@ -35,6 +35,9 @@ class FindsTest {
     private Finds finds;
 
     @Autowired
+    private FindRows rows;
+
+    @Autowired
     private Jobs jobs;
 
     @Autowired
@@ -124,6 +127,20 @@ class FindsTest {
         assertThat(database.queryForList("select low from find_text", String.class))
                 .noneMatch(low -> low.contains(name.toLowerCase()));
         assertThat(found(name)).doesNotContain(name);
+    }
+
+    /** What is said while a job is being read would else be missed for ever. */
+    @Test
+    void whatIsChangedWhileItIsReadIsReadOnceMore() {
+        found("anything");
+        jobs.change(job.id(), j -> j.describe(j.title(), "", "first", j.brief()));
+        FindRows.Unread reading = rows.unread(1000).stream()
+                .filter(u -> u.job() == job.id())
+                .findFirst()
+                .orElseThrow();
+        jobs.change(job.id(), j -> j.describe(j.title(), "", "tamarind", j.brief()));
+        rows.keep(reading, "", "first", "[]");
+        assertThat(found("tamarind")).containsExactly("tamarind");
     }
 
     @Test

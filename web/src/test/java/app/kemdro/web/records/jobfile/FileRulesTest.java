@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import jakarta.validation.Validation;
 import jakarta.validation.ValidatorFactory;
+import java.util.Collections;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -77,7 +78,7 @@ class FileRulesTest {
         assertThatThrownBy(() -> RULES.checked(JobParser.parse(WHOLE.replace("bronze", "x".repeat(601)))))
                 .hasMessage("\"idea\" takes 0 to 600 letters; this has 601.");
         String entry = "{ \"id\": \"a\", \"technique\": \"t\", \"zones\": [] }";
-        String many = WHOLE.replace(entry, String.join(",", java.util.Collections.nCopies(401, entry)));
+        String many = WHOLE.replace(entry, String.join(",", Collections.nCopies(401, entry)));
         assertThatThrownBy(() -> RULES.checked(JobParser.parse(many)))
                 .hasMessageMatching("look: that is too many; \\d+ is the most\\.");
     }
