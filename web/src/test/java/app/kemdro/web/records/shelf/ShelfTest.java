@@ -97,6 +97,12 @@ class ShelfTest {
         OnShelf now = standing(job);
         assertThat(now.inTheWay().stream().map(OnShelf.Way::what).sorted().toList())
                 .isEqualTo(afresh(job.id()));
+        saysThePlansHours(job);
+    }
+
+    /** Once a day is over, nothing stands in its way any more, but its hours do. */
+    private void saysThePlansHours(Job job) {
+        OnShelf now = standing(job);
         Plan plan = plans.of(jobs.get(job.id())).plan().orElseThrow();
         assertThat(now.startBy()).isEqualTo(plan.startBy());
         assertThat(now.ready()).isEqualTo(plan.ready());
@@ -144,6 +150,19 @@ class ShelfTest {
         gate.lift(stored, block, "seen to", "ines");
         assertThat(afresh(job.id())).isNotEqualTo(before);
         saysWhatRoomsSay(job);
+    }
+
+    @Test
+    void aDayThatIsOverIsMadeAnewOnceItsJobIsChanged() {
+        LocalDateTime call = NOW.minusDays(20).withHour(9);
+        Job job = called("long past", call);
+        saysThePlansHours(job);
+        LocalDateTime before = standing(job).startBy();
+        jobs.change(
+                job.id(),
+                j -> j.describe(j.title(), j.production(), "", j.brief().moved(Duration.ofHours(3))));
+        saysThePlansHours(job);
+        assertThat(standing(job).startBy()).isNotEqualTo(before);
     }
 
     @Test
