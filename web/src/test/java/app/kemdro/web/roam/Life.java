@@ -31,6 +31,7 @@ import app.kemdro.web.records.run.Standings;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.LocalDateTime;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
@@ -45,6 +46,8 @@ import java.util.SplittableRandom;
 import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Element;
 import org.springframework.http.MediaType;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.mock.web.MockMultipartFile;
@@ -540,9 +543,21 @@ final class Life {
         }
         plan().ifPresent(this::kit);
         plan().ifPresent(this::comesOff);
-        String shelf = get("/shelf");
-        if (!shelf.contains(job().title())) {
+        shelf();
+    }
+
+    /** It is found by its title, and its line says the hour its plan says. */
+    private void shelf() {
+        Element line = Jsoup.parse(get("/shelf?find=" + job().title()))
+                .selectFirst("[aria-labelledby=job-" + job().id() + "] .about");
+        if (line == null) {
             wrong("the shelf does not show the job");
+            return;
+        }
+        String hour = plan().map(p -> p.startBy().format(DateTimeFormatter.ofPattern("HH:mm")))
+                .orElse("");
+        if (!line.text().contains("start by " + hour)) {
+            wrong("the shelf says " + line.text() + ", its plan says " + hour);
         }
     }
 
