@@ -67,9 +67,9 @@ final class ExactReading {
                 : exact.network().workers().get(chosen(step.hands())).id();
     }
 
-    private int chosen(BoolVar[] ways) {
-        for (int k = 0; k < ways.length; k++) {
-            if (ways[k] != null && solver.booleanValue(ways[k])) {
+    private int chosen(List<BoolVar> ways) {
+        for (int k = 0; k < ways.size(); k++) {
+            if (solver.booleanValue(ways.get(k))) {
                 return k;
             }
         }

@@ -10,8 +10,11 @@ import app.kemdro.web.records.plan.Plans;
 import app.kemdro.web.records.plan.Removals;
 import app.kemdro.web.records.run.Runs;
 import app.kemdro.web.records.run.Standings;
+import java.io.PrintWriter;
+import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -74,13 +77,12 @@ class RoamTest {
             seeds.addAll(FOUND);
         }
         Map<String, Integer> counted = new TreeMap<>();
-        Life.Roamed on =
-                new Life.Roamed(mvc, clock, jobs, plans, runs, standings, removals, trade, new Afresh(), json, counted);
+        Roamed on = new Roamed(mvc, clock, jobs, plans, runs, standings, removals, trade, new Afresh(), json, counted);
         List<String> failed = new ArrayList<>();
         for (long seed : seeds) {
             SplittableRandom dice = new SplittableRandom(seed);
             String file = json.writerWithDefaultPrettyPrinter().writeValueAsString(new Draw(trade, dice).job(seed));
-            clock.set(java.time.LocalDateTime.of(2026, 12, 2, 19, 40));
+            clock.set(LocalDateTime.of(2026, 12, 2, 19, 40));
             try {
                 new Life(on, dice).live(file);
                 on.count("jobs without a fault");
@@ -99,8 +101,8 @@ class RoamTest {
     private static String kept(long seed, String file, Throwable e) throws Exception {
         Path folder = Files.createDirectories(Path.of("target", "roam"));
         Files.writeString(folder.resolve("seed-" + seed + ".json"), file);
-        java.io.StringWriter trace = new java.io.StringWriter();
-        e.printStackTrace(new java.io.PrintWriter(trace));
+        StringWriter trace = new StringWriter();
+        e.printStackTrace(new PrintWriter(trace));
         Files.writeString(folder.resolve("seed-" + seed + ".txt"), trace.toString());
         String first = String.valueOf(e.getMessage()).lines().findFirst().orElse("");
         String said = "seed " + seed + ": "
