@@ -8,47 +8,21 @@ import app.kemdro.web.records.job.Jobs;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.TestInstance;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.web.server.LocalServerPort;
 
 /** The chair in real browsers, two at once: what one presses, the other shows; what is cut off is kept. */
-@DemoTest
-@TestInstance(TestInstance.Lifecycle.PER_CLASS)
-class ChairIT {
-    @LocalServerPort
-    private int port;
-
-    @Autowired
-    private TestClock clock;
-
+class ChairIT extends InBrowser {
     @Autowired
     private Jobs jobs;
 
-    private Playwright playwright;
-    private Browser browser;
     private final List<BrowserContext> contexts = new ArrayList<>();
     private long job;
-
-    @BeforeAll
-    void launch() {
-        playwright = Playwright.create();
-        browser = RealBrowser.launch(playwright);
-    }
-
-    @AfterAll
-    void close() {
-        playwright.close();
-    }
 
     @BeforeEach
     void aJobOfItsOwn() {

@@ -1,13 +1,10 @@
 package app.kemdro.web;
 
-import static app.kemdro.web.RealBrowser.accessible;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.FilePayload;
 import java.awt.Color;
 import java.awt.Graphics2D;
@@ -17,46 +14,26 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.TestInstance;
-import org.springframework.boot.test.web.server.LocalServerPort;
 
 /** The paint table in a real browser. */
-@DemoTest
-@TestInstance(TestInstance.Lifecycle.PER_CLASS)
-class ColourIT {
-    @LocalServerPort
-    private int port;
-
-    private Playwright playwright;
-    private Browser browser;
-    private Page page;
-
-    @BeforeAll
-    void launch() {
-        playwright = Playwright.create();
-        browser = RealBrowser.launch(playwright);
-        page = browser.newPage(new Browser.NewPageOptions().setViewportSize(1280, 800));
-        RealBrowser.signIn(page, port, "ines");
-    }
-
-    @AfterAll
-    void close() {
-        playwright.close();
+class ColourIT extends OnePage {
+    @BeforeEach
+    void asLead() {
+        signIn("ines");
     }
 
     @Test
     void paintsAreMixedAndTheNearestRecipeIsTakenUp() {
-        RealBrowser.go(page, port, "/jobs/2/colour");
+        go("/jobs/2/colour");
         page.locator(".paintshelf a", new Page.LocatorOptions().setHasText("Bell cream, ochre"))
                 .click();
         assertThat(page.locator(".mixparts strong")).hasText("1");
         page.locator("a[aria-label='One part more of Bell cream, ochre']").click();
         assertThat(page.locator(".mixparts strong")).hasText("2");
         assertThat(page.locator(".coats a")).hasCount(6);
-        accessible(page, "the paint table");
+        accessible("the paint table");
         page.locator("input[name=aim]:visible").fill("#9c5428");
         page.locator("text=Find the mix").click();
         assertThat(page.locator(".nears li").first()).containsText("nobody sees the difference");
@@ -67,14 +44,14 @@ class ColourIT {
     /** The swatch that is shown is a colour to be found, whether or not anybody touched it. */
     @Test
     void theMixOfTheSwatchThatIsShownIsFound() {
-        RealBrowser.go(page, port, "/jobs/2/colour");
+        go("/jobs/2/colour");
         page.locator("text=Find the mix").click();
         assertThat(page.locator(".nears li").first()).isVisible();
     }
 
     @Test
     void theSliderWalksTheFaceFromBareSkinToFinished() {
-        RealBrowser.go(page, port, "/jobs/2/colour");
+        go("/jobs/2/colour");
         Locator crown = page.locator(".paintface .zone[data-zone=crown]");
         String finished = crown.getAttribute("fill");
         page.locator("[data-face]").fill("0");
@@ -101,7 +78,7 @@ class ColourIT {
 
     @Test
     void coloursArePickedFromAPictureThatStaysHere() throws IOException {
-        RealBrowser.go(page, port, "/house/paints");
+        go("/house/paints");
         page.locator("[data-card]")
                 .setInputFiles(
                         new FilePayload("notes.png", "image/png", "no picture".getBytes(StandardCharsets.UTF_8)));
@@ -119,6 +96,6 @@ class ColourIT {
         assertThat(Integer.parseInt(white.substring(1, 3), 16))
                 .as("the lean to red is taken out of it")
                 .isLessThan(0xa0);
-        accessible(page, "the paints of the house");
+        accessible("the paints of the house");
     }
 }

@@ -21,4 +21,9 @@ public final class DemoJobs {
         copy.setLook(from.look());
         return jobs.add(copy);
     }
+
+    /** A job on which only Ines works. */
+    public static Job ofInesOnly(String called, Jobs jobs) {
+        return like("The Night Shift, first founder", called, jobs);
+    }
 }

@@ -3,93 +3,13 @@ package app.kemdro.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Browser;
-import com.microsoft.playwright.BrowserContext;
-import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import java.time.Duration;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.TestInstance;
-import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.web.server.LocalServerPort;
 
 /** The journey in a real browser: from an empty place on the shelf to the book. */
-@DemoTest
-@TestInstance(TestInstance.Lifecycle.PER_CLASS)
-class JourneyIT {
-    @LocalServerPort
-    private int port;
-
-    @Autowired
-    private TestClock clock;
-
-    private Playwright playwright;
-    private Browser browser;
-    private BrowserContext context;
-    private Page page;
-    private final List<String> complaints = new ArrayList<>();
-
-    @BeforeAll
-    void launch() {
-        playwright = Playwright.create();
-        browser = RealBrowser.launch(playwright);
-    }
-
-    @AfterAll
-    void close() {
-        playwright.close();
-    }
-
-    @BeforeEach
-    void open() {
-        context = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
-        page = context.newPage();
-        complaints.clear();
-        page.onPageError(complaints::add);
-        page.onConsoleMessage(m -> {
-            if (m.type().equals("error") && !m.text().contains("409")) {
-                complaints.add(m.text());
-            }
-        });
-        page.onRequest(r -> {
-            if (!r.url().startsWith("http://127.0.0.1:" + port)
-                    && !r.url().startsWith("data:")
-                    && !r.url().startsWith("blob:")) {
-                complaints.add("fetched from outside: " + r.url());
-            }
-        });
-    }
-
-    @AfterEach
-    void quiet() {
-        context.close();
-        assertThat(complaints).as("what the browser complained about").isEmpty();
-    }
-
-    private void go(String path) {
-        RealBrowser.go(page, port, path);
-    }
-
-    private void signIn(String name) {
-        RealBrowser.signIn(page, port, name);
-    }
-
-    private void accessible(String room) {
-        RealBrowser.accessible(page, room);
-    }
-
-    private Locator zone(String id) {
-        return page.locator(".figure-part .zone[data-zone='" + id + "']").first();
-    }
-
+class JourneyIT extends OnePage {
     private void pressZone(String id) {
         zone(id).waitFor();
         zone(id).dispatchEvent("click");
@@ -334,92 +254,6 @@ class JourneyIT {
         pressZone("chin");
         assertThat(page.locator("#zone-title")).hasText("Chin");
         assertThat(page.locator(".offers-of").first()).isAttached();
-    }
-
-    /** What was typed into a brief and not saved outlives leaving it by a letter. */
-    @Test
-    void whatWasTypedIntoABriefIsStillThereAfterAnotherRoom() {
-        signIn("ines");
-        go("/jobs/2/brief");
-        page.locator("[name=idea]").fill("typed and not saved");
-        page.locator("h1").first().click();
-        page.keyboard().press("o");
-        page.waitForURL("**/order");
-        go("/jobs/2/brief");
-        assertThat(page.locator("[name=idea]")).hasValue("typed and not saved");
-        page.locator("text=Throw it away").click();
-        assertThat(page.locator("[name=idea]")).not().hasValue("typed and not saved");
-    }
-
-    /** Nor is it lost where the server does not answer when it is saved; once it is saved nothing is said any more. */
-    @Test
-    void whatWasSentWithoutAnAnswerIsStillThere() {
-        signIn("ines");
-        go("/jobs/2/brief");
-        page.route("**/jobs/2/brief", route -> {
-            if (route.request().method().equals("POST")) {
-                route.abort();
-            } else {
-                route.resume();
-            }
-        });
-        page.locator("[name=idea]").fill("sent into the void");
-        page.locator("form[data-typed] button[type=submit]").last().click();
-        assertThat(page.locator("#sentence")).containsText("does not answer");
-        complaints.removeIf(c -> c.contains("ERR_FAILED"));
-        page.unroute("**/jobs/2/brief");
-        go("/jobs/2/brief");
-        assertThat(page.locator("[name=idea]")).hasValue("sent into the void");
-        page.locator("form[data-typed] button[type=submit]").last().click();
-        assertThat(page.locator(".unsaved")).hasCount(0);
-        go("/jobs/2/brief");
-        assertThat(page.locator("[name=idea]")).hasValue("sent into the void");
-        assertThat(page.locator(".unsaved")).hasCount(0);
-    }
-
-    /** What was typed over what stood there then is not taken for a change of what another has done since. */
-    @Test
-    void whatTwoTypeIsLaidTogetherAndWhatBothTypedIsChosen() {
-        signIn("ines");
-        go("/jobs/3/brief");
-        page.locator("[name=idea]").fill("typed first, kept on this screen");
-        go("/shelf");
-        Page other = page.context().newPage();
-        RealBrowser.go(other, port, "/jobs/3/brief");
-        other.locator("[name=callHour]").fill("08:35");
-        other.locator("form[data-typed] button[type=submit]").last().click();
-        assertThat(other.locator("#sentence")).containsText("ready");
-
-        go("/jobs/3/brief");
-        assertThat(page.locator(".unsaved")).isVisible();
-        page.locator("form[data-typed] button[type=submit]").last().click();
-        assertThat(page.locator("#sentence")).containsText("Changed on another screen meanwhile, and kept: Call");
-        assertThat(page.locator("[name=callHour]")).hasValue("08:35");
-        assertThat(page.locator("[name=idea]")).hasValue("typed first, kept on this screen");
-
-        RealBrowser.go(other, port, "/jobs/3/brief");
-        other.locator("[name=callHour]").fill("08:40");
-        page.locator("[name=callHour]").fill("08:50");
-        other.locator("form[data-typed] button[type=submit]").last().click();
-        assertThat(other.locator("[name=callHour]")).hasValue("08:40");
-        page.locator("form[data-typed] button[type=submit]").last().click();
-        assertThat(page.locator("#room h1")).hasText("Two have changed this");
-        complaints.removeIf(c -> c.contains("409"));
-        accessible("/jobs/3/brief");
-        page.locator("input[value=now]").check();
-        page.locator("#room .go").click();
-        assertThat(page.locator("[name=callHour]")).hasValue("08:40");
-        other.close();
-    }
-
-    @Test
-    void pressingWhatTheCostumeCoversTicksItInTheForm() {
-        signIn("ines");
-        go("/jobs/2/brief");
-        zone("throat").waitFor();
-        zone("throat").dispatchEvent("click");
-        assertThat(page.locator("input[name=covers][value=throat]")).isChecked();
-        assertThat(zone("throat")).hasAttribute("aria-pressed", "true");
     }
 
     /** The whole look by hand: a layer that fails, mended and unmended; what is proposed; every part of the house. */

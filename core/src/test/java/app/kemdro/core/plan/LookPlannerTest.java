@@ -1,7 +1,6 @@
 package app.kemdro.core.plan;
 
 import static app.kemdro.core.plan.Samples.CALL;
-import static app.kemdro.core.plan.Samples.PLANNER;
 import static app.kemdro.core.plan.Samples.TRADE;
 import static app.kemdro.core.plan.Samples.assistant;
 import static app.kemdro.core.plan.Samples.brief;
@@ -46,16 +45,6 @@ class LookPlannerTest {
         assertThat(plan.steps()).hasSizeBetween(45, 80);
         assertThat(ScheduleCheck.problems(plan.network(), plan.schedule())).isEmpty();
         assertThat(plan.schedule().ready() / 60).isBetween(100, 170);
-    }
-
-    @Test
-    void aLookOfThousandsOfEntriesIsRefusedWithWordsAndAtOnce() {
-        List<LookEntry> pieces = java.util.stream.IntStream.range(0, 2000)
-                .mapToObj(k -> new LookEntry("piece-" + k, "foam-piece", List.of("nose"), 0))
-                .toList();
-        Planning planning = PLANNER.plan(new Look(pieces), brief(lead("Ines")));
-        assertThat(((Planning.Refused) planning).problems())
-                .anyMatch(p -> p.what().contains("is the most that is planned"));
     }
 
     /** [F1] common practice: about three coats, each powdered. */
@@ -213,75 +202,6 @@ class LookPlannerTest {
         assertThat(plan.notes()).anyMatch(n -> n.what().contains("reached blind"));
     }
 
-    @Test
-    void twoSchoolsOnOneBrowContradictEachOther() {
-        assertRefused(
-                look(entry("brow-powder-each", "brow-left"), entry("brow-powder-last", "brow-left", "brow-right")),
-                brief(lead("Ines")),
-                "Left brow has both",
-                "Take one of them off");
-        assertRefused(
-                look(
-                        entry("brow-powder-each", "brow-left", "brow-right"),
-                        entry("brow-powder-last", "brow-left", "brow-right")),
-                brief(lead("Ines")),
-                "Both brows have both",
-                "Take one of them off");
-    }
-
-    @Test
-    void anEdgeWithNothingToBlendSaysWhatIsMissing() {
-        assertRefused(
-                look(entry("edge-latex", "cheek-left")),
-                brief(lead("Ines")),
-                "left cheek needs foam latex piece, silicone piece or the like first",
-                "Add it there");
-    }
-
-    @Test
-    void aReactionBarsWhatContainsItsCause() {
-        assertRefused(
-                look(entry("foam-piece-gum", "nose")),
-                with(brief(lead("Ines")), 0, Set.of("resin-gum"), new Room(22, 45, 1)),
-                "Tomas reacts to resin gum",
-                "No spirit gum");
-        assertRefused(
-                Samples.fullCap(),
-                with(brief(lead("Ines")), 0, Set.of("latex"), new Room(22, 45, 1)),
-                "reacts to natural rubber latex",
-                "emergency");
-    }
-
-    @Test
-    void aTechniqueOnAZoneItIsNotForIsRefused() {
-        assertRefused(
-                look(entry("eye-soot", "nose")), brief(lead("Ines")), "cannot be used on nose", "Take that zone out");
-    }
-
-    @Test
-    void coatsOutsideTheSchoolsRangeAreRefused() {
-        LookEntry nine = new LookEntry("b", "brow-powder-each", List.of("brow-left"), 9);
-        assertRefused(new Look(List.of(nine)), brief(lead("Ines")), "takes 2 to 4 coats, not 9", "Choose a number");
-    }
-
-    @Test
-    void hoursThatEndTooEarlyNameTheStepAndTheHourNeeded() {
-        Hands early = new Hands("Ines", Brief.Skill.LEAD, CALL.minusHours(5), CALL.minusMinutes(150));
-        assertRefused(
-                Samples.fullCap(),
-                new Brief(
-                        CALL,
-                        Optional.of(CALL.minusMinutes(170)),
-                        brief(early).performer(),
-                        List.of(early),
-                        new Room(22, 45, 1),
-                        Set.of(),
-                        0,
-                        false),
-                "hours are too short: ",
-                "Let somebody stay longer");
-    }
-
     /**
      * A coat over the whole back takes 40 minutes, and its powder must follow within three: where breaks are wished for every 40
      * minutes no break falls between, and the morning is not drawn out in search of one.
@@ -309,23 +229,6 @@ class LookPlannerTest {
                 .extracting(Problem::what)
                 .anyMatch(what -> what.matches("“Powder.*” and what leaves no time before it take \\d+ min in one go,"
                         + " longer than the 40 min after which there should be a break\\."));
-    }
-
-    /** There are hours enough, only not when the lead's work comes: that there is no order is not proven, and not claimed. */
-    @Test
-    void thatHoursAreTooShortIsClaimedOnlyWhereTheyCannotBeEnough() {
-        Hands early = new Hands("Ines", Brief.Skill.LEAD, CALL.minusHours(5), CALL.minusMinutes(100));
-        Hands stays = new Hands("Pell", Brief.Skill.ASSISTANT, CALL.minusHours(5), CALL.plusHours(5));
-        assertRefused(
-                Samples.fullCap(),
-                brief(early, stays).seated(CALL.minusMinutes(170)),
-                "hours are too short, as far as was found",
-                "Let somebody stay longer");
-    }
-
-    @Test
-    void nothingIsClaimedAboutAnEmptyLook() {
-        assertRefused(Look.EMPTY, brief(lead("Ines")), "Nothing happens on the body yet", "Press a zone");
     }
 
     @Test
@@ -364,16 +267,6 @@ class LookPlannerTest {
                 false);
     }
 
-    private static void assertRefused(Look look, Brief brief, String what, String remedy) {
-        Planning planning = PLANNER.plan(look, brief);
-        assertThat(planning).isInstanceOf(Planning.Refused.class);
-        List<Problem> problems = ((Planning.Refused) planning).problems();
-        assertThat(problems).anySatisfy(p -> {
-            assertThat(p.what()).contains(what);
-            assertThat(p.remedy()).contains(remedy);
-        });
-    }
-
     private static List<PlannedStep> stepsOf(Plan plan, String part) {
         return plan.steps().stream()
                 .filter(s -> s.id().contains("/" + part + "#") || s.id().contains(part + "#"))
@@ -389,28 +282,6 @@ class LookPlannerTest {
 
     private static ScheduledTask at(Plan plan, String part) {
         return plan.schedule().of(step(plan, part).id());
-    }
-
-    /** Two entries that each want to lie over the other: the ring is read out. */
-    @Test
-    void layersThatWantToLieOverOneAnotherAreReadOutAsARing() {
-        assertRefused(
-                look(
-                        entry("wash-alcohol", "nose").above("b"),
-                        new LookEntry("b", "mottle-stipple", List.of("nose"), 0).above("wash-alcohol-nose"),
-                        entry("base-cream", "nose")),
-                brief(lead("Ines")),
-                "These wait for one another",
-                "Take one of them out");
-    }
-
-    @Test
-    void aTechniqueThatKemdroPlansItselfIsRefusedOnAZone() {
-        assertRefused(
-                look(entry("costume-change", "nose")),
-                brief(lead("Ines")),
-                "is not put on a zone",
-                "Kemdro plans it from the brief");
     }
 
     @Test
@@ -429,8 +300,6 @@ class LookPlannerTest {
         assertThat(work(usual.strong(LookEntry.Strength.HEAVY))).isGreaterThan(work);
         assertThat(work(usual.strong(LookEntry.Strength.LIGHT))).isLessThan(work);
         assertThat(work(usual.covering(25))).isLessThan(work);
-        assertRefused(
-                look(usual.covering(400)), brief(lead("Ines")), "covers 1 to 100 % of its zones", "Choose a number");
     }
 
     private static int work(LookEntry shade) {

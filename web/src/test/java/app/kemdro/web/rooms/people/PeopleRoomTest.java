@@ -6,7 +6,6 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Performer;
-import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.Stamp;
@@ -21,18 +20,14 @@ import app.kemdro.web.records.performer.SkinSeenRow;
 import app.kemdro.web.records.run.Reports;
 import app.kemdro.web.records.run.Runs;
 import app.kemdro.web.records.run.Seats;
-import app.kemdro.web.records.run.Told;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Set;
-import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.http.HttpMethod;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
-import org.springframework.web.bind.annotation.RequestMethod;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
 @DemoTest
@@ -66,119 +61,6 @@ class PeopleRoomTest {
     @BeforeEach
     void asLead() {
         lead = new AsLead(mvc);
-    }
-
-    /** A job on which only Ines works. */
-    private Job ofInesOnly(String called) {
-        return DemoJobs.like("The Night Shift, first founder", called, jobs);
-    }
-
-    @Test
-    void noAddressOfAJobIsOpenToHandsWhoDoNotWorkOnIt() {
-        long job = ofInesOnly("closed").id();
-        List<Asked> all = requestMappingHandlerMapping.getHandlerMethods().keySet().stream()
-                .flatMap(m -> m.getPatternValues().stream()
-                        .filter(p -> p.startsWith("/jobs/{"))
-                        .flatMap(p -> (m.getMethodsCondition().getMethods().isEmpty()
-                                        ? Stream.of(RequestMethod.GET, RequestMethod.POST)
-                                        : m.getMethodsCondition().getMethods().stream())
-                                .map(method -> new Asked(method.asHttpMethod(), filled(p, job)))))
-                .toList();
-        assertThat(all).hasSizeGreaterThan(80);
-        assertThat(all).allSatisfy(a -> {
-            assertThat(mvc.method(a.method())
-                            .uri(a.path())
-                            .with(csrf())
-                            .with(user("pell").roles("HANDS")))
-                    .as(a.toString())
-                    .hasStatus(403);
-            assertThat(mvc.method(a.method())
-                            .uri(a.path())
-                            .with(csrf())
-                            .with(user("floor").roles("FLOOR")))
-                    .as(a.toString())
-                    .hasStatus(403);
-        });
-    }
-
-    private record Asked(HttpMethod method, String path) {}
-
-    private static String filled(String pattern, long job) {
-        return pattern.replaceFirst("\\{[^}]+}", Long.toString(job)).replaceAll("\\{[^}]+}", "1");
-    }
-
-    @Test
-    void handsSeeTheJobsInWhoseBriefTheyStandByTheNameTheySignInWithOrAreCalledBy() {
-        Job job = ofInesOnly("whose");
-        String at = "/jobs/" + job.id() + "/safety";
-        assertThat(mvc.get().uri(at).with(user("pell").roles("HANDS"))).hasStatus(403);
-        for (String name : List.of("Pell", "PELL", "Pell Okonra")) {
-            Brief brief = job.brief()
-                    .with(job.brief().crew().stream()
-                            .map(h -> new Brief.Hands(name, h.skill(), h.from(), h.until()))
-                            .toList());
-            jobs.change(job.id(), j -> j.describe("whose", "", "", brief));
-            assertThat(mvc.get().uri(at).with(user("pell").roles("HANDS"))).hasStatus(200);
-        }
-        assertThat(mvc.get().uri(at).with(user("okonra").roles("HANDS"))).hasStatus(403);
-        assertThat(mvc.get().uri("/jobs/99999/safety").with(user("pell").roles("HANDS")))
-                .hasStatus(403);
-    }
-
-    @Test
-    void handsThatJoinARunSeeIt() throws Exception {
-        Job job = ofInesOnly("joined");
-        seats.begin(job.id(), "ines");
-        String chair = "/jobs/" + job.id() + "/chair";
-        assertThat(mvc.get().uri(chair).with(user("pell").roles("HANDS"))).hasStatus(403);
-        reports.take(
-                job.id(),
-                new RunEvent.Join(
-                        new Stamp("join-pell-1", runs.now(runs.open(job.id()).orElseThrow()), "Pell"), Skill.ASSISTANT),
-                "ines");
-        assertThat(mvc.get().uri(chair).with(user("pell").roles("HANDS"))).hasStatus(200);
-    }
-
-    @Test
-    void theShelfSaysWhatStandsInTheWayOnlyToThoseWhoWorkOnIt() {
-        Job job = DemoJobs.like("Sprue", "gummed", jobs);
-        Performer p = job.brief().performer();
-        jobs.change(
-                job.id(),
-                j -> j.describe(
-                        "gummed",
-                        "",
-                        "",
-                        j.brief()
-                                .on(new Performer(
-                                        p.name(),
-                                        p.heightCm(),
-                                        p.weightKg(),
-                                        p.headCm(),
-                                        Set.of("natural-rubber-latex", "latex"),
-                                        p.brows(),
-                                        p.hair()))));
-        String reaction = p.name() + " reacts to";
-        assertThat(mvc.get().uri("/shelf?find=gummed").with(user("pell").roles("HANDS")))
-                .bodyText()
-                .contains(reaction);
-        assertThat(mvc.get().uri("/shelf?find=gummed").with(user("floor").roles("FLOOR")))
-                .bodyText()
-                .contains("gummed")
-                .contains("Said to those who work on it.")
-                .doesNotContain(reaction);
-    }
-
-    @Test
-    void whoLookedIsKept() throws Exception {
-        Job job = DemoJobs.like("Sprue", "looked at", jobs);
-        mvc.get()
-                .uri("/jobs/" + job.id() + "/safety")
-                .with(user("pell").roles("HANDS"))
-                .exchange();
-        assertThat(lead.get("/people/" + job.performer().id()))
-                .containsPattern("(?s)<b>pell</b> <span>safety</span>")
-                .containsPattern("(?s)<b>ines</b> <span>people</span>");
     }
 
     @Test
@@ -300,12 +182,12 @@ class PeopleRoomTest {
 
     @Test
     void somebodyWhoSitsForNoJobIsRemovedAndNobodyIsForgottenWhileTheySit() throws Exception {
-        Job job = ofInesOnly("sits now");
+        Job job = DemoJobs.ofInesOnly("sits now", jobs);
         seats.begin(job.id(), "ines");
         String person = "/people/" + job.performer().id();
         lead.post(person + "/forget-health");
         assertThat(jobs.get(job.id()).performer().name()).isEqualTo("On sits now");
-        Job gone = ofInesOnly("goes");
+        Job gone = DemoJobs.ofInesOnly("goes", jobs);
         long id = gone.performer().id();
         lead.post("/jobs/" + gone.id() + "/remove");
         assertThat(lead.get("/people")).contains("On goes");
@@ -320,8 +202,8 @@ class PeopleRoomTest {
 
     @Test
     void twoNeverShareAName() throws Exception {
-        Job one = ofInesOnly("named one");
-        Job two = ofInesOnly("named two");
+        Job one = DemoJobs.ofInesOnly("named one", jobs);
+        Job two = DemoJobs.ofInesOnly("named two", jobs);
         assertThat(lead.post("/people/" + one.performer().id() + "/name", "name", "on NAMED two")
                         .get("change"))
                 .asString()
@@ -355,7 +237,7 @@ class PeopleRoomTest {
     /** "Ines" of one brief and "Ines Dorval" of another are one person, with one pace and all jobs. */
     @Test
     void whoIsCalledByFirstNameIsOneWithTheirFullName() throws Exception {
-        Job job = ofInesOnly("named in full");
+        Job job = DemoJobs.ofInesOnly("named in full", jobs);
         Brief b = job.brief();
         jobs.change(
                 job.id(),
@@ -391,23 +273,5 @@ class PeopleRoomTest {
         assertThat(everything()).contains("nickel-of-old");
         lead.post(person + "/forget-health");
         assertThat(everything()).doesNotContain("nickel-of-old");
-    }
-
-    /** Who joined a run may see it until they leave it. */
-    @Test
-    void handsThatLeaveARunNoLongerSeeIt() throws Exception {
-        Job job = ofInesOnly("joined and left");
-        seats.begin(job.id(), "ines");
-        String chair = "/jobs/" + job.id() + "/chair";
-        for (String type : List.of("JOIN", "LEAVE")) {
-            LocalDateTime at = runs.now(runs.open(job.id()).orElseThrow());
-            reports.take(
-                    job.id(),
-                    Told.event(
-                            new Stamp("pell-" + type, at, "Pell"), type, "", 0, type.equals("JOIN") ? "ASSISTANT" : ""),
-                    "ines");
-            assertThat(mvc.get().uri(chair).with(user("pell").roles("HANDS")))
-                    .hasStatus(type.equals("JOIN") ? 200 : 403);
-        }
     }
 }
