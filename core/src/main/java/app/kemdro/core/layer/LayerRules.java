@@ -154,10 +154,7 @@ public final class LayerRules {
         for (LayerRule rule : rules) {
             int fit = through && !rule.through() ? -1 : rule.fit(below, above.id(), above.nature());
             boolean stronger = fit > most
-                    || fit == most
-                            && fit >= 0
-                            && best != null
-                            && best.judgement().verdict() != Verdict.FORBIDDEN;
+                    || fit == most && best != null && best.judgement().verdict() != Verdict.FORBIDDEN;
             if (stronger) {
                 best = rule;
                 most = fit;

@@ -1,5 +1,7 @@
 package app.kemdro.core.safety;
 
+import java.time.LocalDateTime;
+
 /**
  * Something to be seen to.
  *
@@ -16,5 +18,22 @@ public record Finding(String key, Kind kind, String what, String remedy, boolean
         WARNS,
         /** It is said at the chair. */
         SAID
+    }
+
+    static Finding block(String key, String what, String remedy, boolean mayBeLifted) {
+        return new Finding(key, Kind.BLOCKS, what, remedy, mayBeLifted);
+    }
+
+    static Finding warn(String key, String what, String remedy) {
+        return new Finding(key, Kind.WARNS, what, remedy, false);
+    }
+
+    static Finding said(String key, String what) {
+        return new Finding(key, Kind.SAID, what, "", false);
+    }
+
+    /** A day and an hour as findings say them. */
+    static String moment(LocalDateTime at) {
+        return "%te %<tB, %<tR".formatted(at);
     }
 }

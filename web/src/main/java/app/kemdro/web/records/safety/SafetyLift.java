@@ -36,6 +36,6 @@ class SafetyLift {
 
     /** "Ines, 26 November 09:12: both nostrils are open." */
     String said() {
-        return "%s, %td %<tB %<tR: %s".formatted(liftedBy, liftedAt, reason);
+        return "%s, %te %<tB %<tR: %s".formatted(liftedBy, liftedAt, reason);
     }
 }
