@@ -40,8 +40,17 @@ record RemovalRules(
      *
      * @param first whether it is off before anything wet comes near
      * @param alone whether it takes nothing along of what was laid after it
+     * @param fingers whether it is taken off with free fingers, so that on oneself what binds them is off before
      */
-    record Kind(String id, Set<String> kinds, boolean first, boolean alone, Pace pace, String say, String because) {}
+    record Kind(
+            String id,
+            Set<String> kinds,
+            boolean first,
+            boolean alone,
+            boolean fingers,
+            Pace pace,
+            String say,
+            String because) {}
 
     /** Something done once at the end. */
     record Last(double minutes, String say) {}
@@ -73,12 +82,13 @@ record RemovalRules(
     }
 
     private static Kind kind(DataNode node) {
-        node.onlyKeys(Set.of("id", "kinds", "first", "alone", "minutes", "per-100cm2", "say", "because"));
+        node.onlyKeys(Set.of("id", "kinds", "first", "alone", "fingers", "minutes", "per-100cm2", "say", "because"));
         return new Kind(
                 node.get("id").text(),
                 Set.copyOf(node.words("kinds")),
                 node.flag("first"),
                 node.flag("alone"),
+                node.flag("fingers"),
                 new Pace(node.get("minutes").number(0.1, 60), node.number("per-100cm2", 0, 0, 60)),
                 node.get("say").text(),
                 node.get("because").text());

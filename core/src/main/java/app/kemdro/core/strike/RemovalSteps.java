@@ -74,6 +74,9 @@ final class RemovalSteps {
             lastOf.put(id, lift);
         }
         firstsBeforeAnythingWet(groups, brief.selfApplied(), lags);
+        if (brief.selfApplied()) {
+            fingersFree(groups, lags);
+        }
         if (!tasks.isEmpty()) {
             care(steps, tasks, lags, groups);
         }
@@ -95,8 +98,7 @@ final class RemovalSteps {
 
     /**
      * Teeth, lenses and what is hard leave before remover is laid anywhere, however far off; only what lies over them may be
-     * loosened sooner. What needs remover itself comes after what does not. On oneself long nails come off before lenses, whose
-     * hands they are.
+     * loosened sooner. What needs remover itself comes after what does not; on oneself long nails do not wait for it.
      */
     private void firstsBeforeAnythingWet(List<Group> groups, boolean selfApplied, List<Lag> lags) {
         List<Group> firsts = groups.stream()
@@ -106,7 +108,7 @@ final class RemovalSteps {
                         .thenComparing(g -> customs.kinds().indexOf(g.kind.orElseThrow())))
                 .toList();
         for (Group group : groups) {
-            String wet = group.floods() ? group.key + "/flood" : group.key + "/lift";
+            String wet = begins(group);
             if (!wets(group)) {
                 continue;
             }
@@ -118,6 +120,26 @@ final class RemovalSteps {
                 }
             }
         }
+    }
+
+    /** Long nails come off before lenses where nobody else is there to take those out; what lies over nails leaves before. */
+    private static void fingersFree(List<Group> groups, List<Lag> lags) {
+        for (Group fine : groups) {
+            for (Group binding : groups) {
+                String off = binding.key + "/lift";
+                String begin = begins(fine);
+                boolean waits = fine.kind.map(Kind::fingers).orElse(false)
+                        && binding.first.is(MaterialRole.BINDS_FINGERS)
+                        && !leads(begin, off, lags);
+                if (waits) {
+                    lags.add(new Lag(off, begin, Lag.Kind.AFTER, null, "fingers are free for it"));
+                }
+            }
+        }
+    }
+
+    private static String begins(Group group) {
+        return group.key + (group.floods() ? "/flood" : "/lift");
     }
 
     /** A drop in the eye for a lens is not meant. */

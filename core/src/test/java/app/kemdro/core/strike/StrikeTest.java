@@ -8,13 +8,17 @@ import static app.kemdro.core.plan.Samples.lead;
 import static app.kemdro.core.plan.Samples.look;
 import static app.kemdro.core.plan.Samples.planned;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import app.kemdro.core.layer.Stack;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.material.Material;
+import app.kemdro.core.method.ChangedTrade;
+import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.CharactersTest;
+import app.kemdro.core.plan.LookPlanner;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.Planning;
 import app.kemdro.core.plan.Samples;
@@ -23,8 +27,11 @@ import app.kemdro.core.schedule.ScheduleCheck;
 import app.kemdro.core.strike.Removal.Sort;
 import app.kemdro.core.strike.Removal.Step;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -166,26 +173,35 @@ class StrikeTest {
         }
     }
 
+    /** No remover of today's data contains what people react to; on a label one may: here wool fat in the first, then in both. */
     @Test
     void aRemoverThatThePerformerReactsToGivesWayToAnother() {
-        Brief usual = brief(lead("Ines"));
         Look piece = look(entry("foam-piece", "cheek-left"));
-        assertThat(removal(piece).steps())
-                .anyMatch(s -> s.remover().map(Material::id).orElse("").equals("adhesive-remover"));
-        Set<String> contained = TRADE.materials().family("adhesive-remover").contains();
-        Brief reacts = new Brief(
-                usual.call(),
-                usual.chairIn(),
-                new Brief.Performer("Tomas", 0, 0, 0, contained),
-                usual.crew(),
-                usual.room(),
-                usual.costumeCovers(),
-                0,
-                false);
-        if (!contained.isEmpty() && PLANNER.plan(piece, reacts) instanceof Planning.Done done) {
-            assertThat(STRIKE.of(done.plan()).steps())
-                    .noneMatch(s -> s.remover().map(Material::id).orElse("").equals("adhesive-remover"));
-        }
+        Brief usual = brief(lead("Ines"));
+        Brief reacts = usual.on(new Brief.Performer("Tomas", 0, 0, 0, Set.of("lanolin")));
+        UnaryOperator<String> first = containing("adhesive-remover");
+        assertThat(removers(first, piece, usual)).contains("adhesive-remover").doesNotContain("myristate");
+        assertThat(removers(first, piece, reacts)).contains("myristate").doesNotContain("adhesive-remover");
+        UnaryOperator<String> both = t -> containing("myristate").apply(first.apply(t));
+        assertThat(removers(both, piece, reacts)).doesNotContain("myristate", "adhesive-remover");
+        assertThat(off(both, piece, reacts).unknown()).isNotEmpty().allMatch(u -> u.endsWith("left cheek"));
+    }
+
+    private static UnaryOperator<String> containing(String remover) {
+        return text -> text.replaceFirst("\n" + remover + ":\n", "\n" + remover + ":\n  contains: [lanolin]\n");
+    }
+
+    private static Removal off(UnaryOperator<String> removers, Look look, Brief brief) {
+        Trade trade = ChangedTrade.materials("removers", removers);
+        LookPlanner planner = new LookPlanner(trade, Planner.trying(20));
+        return new Strike(trade, 0.02, Planner.trying(20)).of(((Planning.Done) planner.plan(look, brief)).plan());
+    }
+
+    private static Set<String> removers(UnaryOperator<String> removers, Look look, Brief brief) {
+        return off(removers, look, brief).steps().stream()
+                .flatMap(s -> s.remover().stream())
+                .map(Material::id)
+                .collect(Collectors.toSet());
     }
 
     @Test
@@ -264,5 +280,108 @@ class StrikeTest {
                 .orElseThrow();
         assertThat(flood.zones()).doesNotContain("crown").contains("hairline");
         assertThat(removal.step(flood.id().replace("/flood", "/lift")).zones()).contains("crown");
+    }
+
+    /** A remover that may not come to the eye is not taken there: lashes come off with oil, a piece beside them with its own. */
+    @Test
+    void aRemoverGoesOnlyWhereItMay() {
+        Removal removal = removal(look(entry("lashes-strip", "eye-left"), entry("foam-piece", "cheek-left")));
+        removal.steps().stream()
+                .filter(s -> s.zones().contains("eye-left"))
+                .flatMap(s -> s.remover().stream())
+                .forEach(r -> assertThat(r.id()).isIn("remover-oil", "soap-water"));
+    }
+
+    /** Handbook section 10: hair before pieces, the cap when nothing is left on it; wash and a look at the skin at the end. */
+    @Test
+    void theOrderIsThatOfTheTrade() {
+        List<LookEntry> entries = new ArrayList<>(Samples.fullCap().entries());
+        entries.add(entry("foam-piece", "cheek-left"));
+        entries.add(entry("lashes-strip", "eye-left", "eye-right"));
+        Removal removal = removal(new Look(entries));
+        List<String> ids = removal.steps().stream().map(Step::id).toList();
+        int piece = first(removal, "pieces");
+        int cap = first(removal, "cap");
+        int lashes = first(removal, "lashes");
+        assertThat(lashes).as("lashes before pieces").isLessThan(piece);
+        assertThat(piece).as("pieces before the cap").isLessThan(cap);
+        assertThat(ids.subList(ids.size() - 2, ids.size())).containsExactly("wash", "soothe");
+        assertThat(removal.steps())
+                .isSortedAccordingTo(Comparator.comparingInt(
+                        s -> removal.schedule().of(s.id()).start()));
+        assertThat(removal.step("wash").title()).startsWith("Wash with warm water");
+        assertThat(removal.step("soothe").title()).startsWith("Soothe");
+        assertThat(removal.step("wash").zones()).contains("cheek-left", "crown", "eye-left");
+    }
+
+    private static int first(Removal removal, String kind) {
+        return removal.steps().stream()
+                .filter(s -> s.id().startsWith(kind) && s.sort() == Sort.LIFT)
+                .mapToInt(s -> removal.schedule().of(s.id()).start())
+                .min()
+                .orElseThrow();
+    }
+
+    /** By hand: 0.02 g of remover on each square centimetre of a cheek, once, where it is flooded; lifting needs no more. */
+    @Test
+    void removerIsCountedOnceWhereItIsLaid() {
+        Removal removal = removal(look(entry("foam-piece", "cheek-left")));
+        double cheek = TRADE.body().zone("cheek-left").areaCm2();
+        Step flood = removal.steps().stream()
+                .filter(s -> s.sort() == Sort.FLOOD)
+                .findFirst()
+                .orElseThrow();
+        assertThat(flood.grams()).isCloseTo(0.02 * cheek, within(1e-9));
+        assertThat(flood.title()).matches("Flood .*adhesive.* with adhesive remover for acrylics");
+        Step lift = removal.step(flood.id().replace("/flood", "/lift"));
+        assertThat(lift.grams()).isZero();
+        assertThat(lift.title()).startsWith("Roll the edge and lift off: ");
+        assertThat(lift.soakSeconds()).isZero();
+        assertThat(flood.soakSeconds()).isEqualTo(60 * soak("acrylic-adhesive", "foam-latex-piece"));
+    }
+
+    private static int soak(String... materials) {
+        return Stream.of(materials)
+                .filter(TRADE.materials()::has)
+                .mapToInt(m -> TRADE.materials().family(m).soakMinutes())
+                .max()
+                .orElseThrow();
+    }
+
+    /** Powder is not named: it leaves with what it lies on. A film's own remover is laid where it is wiped. */
+    @Test
+    void filmsAreWipedByWhatTheyAreAndNoDustIsNamed() {
+        Removal removal = removal(look(entry("base-cream", "forehead", "hand-left")));
+        List<Step> wipes =
+                removal.steps().stream().filter(s -> s.sort() == Sort.LIFT).toList();
+        assertThat(wipes).as("head and hands each in one go").hasSize(2);
+        assertThat(wipes).allSatisfy(s -> {
+            assertThat(s.title()).startsWith("Wipe and roll off: ").doesNotContainIgnoringCase("powder");
+            assertThat(s.title()).contains("cream");
+            assertThat(s.grams()).isPositive();
+        });
+        assertThat(wipes.get(0).zones())
+                .doesNotContainAnyElementsOf(wipes.get(1).zones());
+    }
+
+    /** On oneself long nails come off before the lenses, for which one needs one's fingers; otherwise lenses wait for nobody's nails. */
+    @Test
+    void longNailsOfWhoWorksOnThemselvesComeOffBeforeLenses() {
+        Look both =
+                look(entry("lenses-first", "eye-left", "eye-right"), entry("nails-glued", "nails-left", "nails-right"));
+        Brief usual = brief(lead("Ines"));
+        Brief self = new Brief(
+                usual.call(),
+                usual.chairIn(),
+                usual.performer(),
+                usual.crew(),
+                usual.room(),
+                usual.costumeCovers(),
+                0,
+                true);
+        Removal alone = STRIKE.of(planned(both, self));
+        assertThat(first(alone, "nails")).isLessThan(first(alone, "lenses"));
+        Removal crew = STRIKE.of(planned(both, usual));
+        assertThat(first(crew, "lenses")).isLessThan(first(crew, "nails"));
     }
 }

@@ -11,6 +11,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Element;
 import org.springframework.mock.web.MockHttpServletResponse;
@@ -150,8 +151,21 @@ final class RoomsLife {
         if (dry > wet) {
             visit.wrong("remover is laid before teeth and lenses are out");
         }
+        int nailsOff = taken(removal, "nail").max().orElse(0);
+        if (plan.brief().selfApplied() && taken(removal, "lens").min().orElse(nailsOff) < nailsOff) {
+            visit.wrong("one's own lenses are taken out with long nails on");
+        }
         if (!removal.unknown().isEmpty() && !visit.get(visit.at("safety")).contains("Nothing known takes this off")) {
             visit.wrong("nobody says that nothing takes off " + removal.unknown());
         }
+    }
+
+    /** When things of a kind are off. */
+    private static IntStream taken(Removal removal, String kind) {
+        return removal.steps().stream()
+                .filter(s -> s.takes().values().stream()
+                        .flatMap(List::stream)
+                        .anyMatch(m -> m.kind().equals(kind)))
+                .mapToInt(s -> removal.schedule().of(s.id()).end());
     }
 }
