@@ -14,7 +14,11 @@ import app.kemdro.core.look.Brief.Purpose;
 import app.kemdro.core.look.Brief.Seen;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.material.Material;
+import app.kemdro.core.method.ChangedTrade;
+import app.kemdro.core.method.Trade;
+import app.kemdro.core.plan.LookPlanner;
 import app.kemdro.core.plan.Plan;
+import app.kemdro.core.plan.Planning;
 import app.kemdro.core.safety.Finding.Kind;
 import app.kemdro.core.safety.HealthRecord.PatchTest;
 import app.kemdro.core.safety.HealthRecord.Result;
@@ -287,5 +291,52 @@ class SafetyRulesTest {
         assertThat(findings(PAINT, HealthRecord.UNKNOWN)).noneMatch(f -> f.key().startsWith("heat"));
         assertThat(findings(look(entry("gel-scar", "cheek-left")), HealthRecord.UNKNOWN))
                 .anyMatch(f -> f.key().startsWith("heat"));
+    }
+
+    /** What costs nothing, as soapy water does, is no product anybody puts on for a test. */
+    @Test
+    void whatIsNoProductIsNotPatchTested() {
+        Look water = look(entry("base-water", "forehead"));
+        assertThat(STRIKE.of(planned(water, brief(lead("Ines")))).steps())
+                .anyMatch(s -> s.remover().map(r -> r.id().equals("soap-water")).orElse(false));
+        assertThat(keys(findings(water, HealthRecord.UNKNOWN)))
+                .contains("patch water-paint")
+                .doesNotContain("patch soap-water");
+    }
+
+    /** Where nobody said for how long they were fitted, it is six hours. */
+    @Test
+    void lensesOfWhichNobodySaidAreWornSixHours() {
+        Look eyes = look(entry("lenses-first", "eye-left", "eye-right"));
+        assertThat(finding(findings(eyes, HealthRecord.UNKNOWN, lasting(9)), "lens hours")
+                        .what())
+                .endsWith("6 is the most.");
+    }
+
+    /** Both removers of its glue contain what the performer reacts to: nothing is known that takes it off, and nobody begins. */
+    @Test
+    void whatNothingTakesOffStopsTheWorkUntilALeadHasRead() {
+        Trade trade = ChangedTrade.materials(
+                "removers", t -> t.replaceAll("\n(adhesive-remover|myristate):\n", "\n$1:\n  contains: [lanolin]\n"));
+        Brief reacts = brief(lead("Ines")).on(new Brief.Performer("Tomas", 0, 0, 0, Set.of("lanolin")));
+        Plan plan = ((Planning.Done) new LookPlanner(trade, Planner.trying(20)).plan(PIECE, reacts)).plan();
+        List<Finding> all = new Safety(trade)
+                .of(
+                        plan,
+                        PIECE,
+                        new Strike(trade, 0.02, Planner.trying(20)).of(plan),
+                        HealthRecord.UNKNOWN,
+                        Set.of(),
+                        plan.chairIn().minusDays(3));
+        assertThat(all)
+                .filteredOn(f -> f.key().startsWith("removal "))
+                .isNotEmpty()
+                .allSatisfy(f -> {
+                    assertThat(f.kind()).isEqualTo(Kind.BLOCKS);
+                    assertThat(f.what())
+                            .startsWith("Nothing known takes this off")
+                            .contains("left cheek");
+                    assertThat(f.mayBeLifted()).isTrue();
+                });
     }
 }

@@ -212,7 +212,8 @@ public class Shelf implements WhenPlanned, DisposableBean {
     }
 
     /** What cannot be kept is made again at the next look: somebody else was quicker, or the job is gone. */
-    private void keep(ShelfLine line) {
+    /** One at a time: a page and what runs beside it may have made the same line. */
+    private synchronized void keep(ShelfLine line) {
         try {
             rows.keep(line);
         } catch (DataAccessException e) {
