@@ -7,7 +7,6 @@ import app.kemdro.core.schedule.Lag;
 import app.kemdro.core.schedule.Outcome;
 import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.schedule.Progress;
-import app.kemdro.core.schedule.Rest;
 import app.kemdro.core.schedule.Schedule;
 import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.core.schedule.Task;
@@ -54,17 +53,7 @@ public final class Undoing {
                 past.add(placed(step, s, now));
             }
         }
-        List<Rest> rests = state.pauses().stream()
-                .map(p -> new Rest(
-                        second(p.from()),
-                        p.until() == null
-                                ? Math.max(
-                                        second(now),
-                                        second(p.from())
-                                                + removal.network().breaks().length(0))
-                                : second(p.until())))
-                .toList();
-        return new Progress(Math.max(0, second(now)), past, rests, List.of());
+        return new Progress(Math.max(0, second(now)), past, List.of(), List.of());
     }
 
     private ScheduledTask placed(Step step, StepState s, LocalDateTime now) {
@@ -95,7 +84,7 @@ public final class Undoing {
         return removal.steps().stream()
                 .filter(s -> s.soakSeconds() > 0 && state.step(s.id()).status() == Status.DONE)
                 .filter(s -> removal.network().lags().stream()
-                        .filter(l -> l.from().equals(s.id()))
+                        .filter(l -> l.from().equals(s.id()) && l.kind() == Lag.Kind.SETTLED)
                         .anyMatch(l -> state.step(l.to()).status() == Status.WAITING))
                 .sorted(Comparator.comparing(this::looseAt))
                 .toList();

@@ -187,6 +187,17 @@ class StrikeTest {
         assertThat(off(both, piece, reacts).unknown()).isNotEmpty().allMatch(u -> u.endsWith("left cheek"));
     }
 
+    /** A remover that may not come to a place is not taken there. */
+    @Test
+    void aRemoverForNailsAloneTakesNothingOffSkin() {
+        Look piece = look(entry("foam-piece", "cheek-left"));
+        UnaryOperator<String> nails =
+                t -> t.replaceFirst("(\\nadhesive-remover:\\n(?:.*\\n){2}  places:) \\[skin]", "$1 [nail]");
+        assertThat(removers(nails, piece, brief(lead("Ines"))))
+                .contains("myristate")
+                .doesNotContain("adhesive-remover");
+    }
+
     private static UnaryOperator<String> containing(String remover) {
         return text -> text.replaceFirst("\n" + remover + ":\n", "\n" + remover + ":\n  contains: [lanolin]\n");
     }
@@ -282,14 +293,46 @@ class StrikeTest {
         assertThat(removal.step(flood.id().replace("/flood", "/lift")).zones()).contains("crown");
     }
 
-    /** A remover that may not come to the eye is not taken there: lashes come off with oil, a piece beside them with its own. */
+    /**
+     * In an emergency nothing is begun that neither lies at mouth, nose or eyes nor over what does, before those are free; by hand:
+     * the piece at the cheek waits, its cream too, and the nose with all on it goes first.
+     */
     @Test
-    void aRemoverGoesOnlyWhereItMay() {
-        Removal removal = removal(look(entry("lashes-strip", "eye-left"), entry("foam-piece", "cheek-left")));
-        removal.steps().stream()
-                .filter(s -> s.zones().contains("eye-left"))
-                .flatMap(s -> s.remover().stream())
-                .forEach(r -> assertThat(r.id()).isIn("remover-oil", "soap-water"));
+    void inAnEmergencyTheRestWaits() {
+        Plan plan = planned(
+                look(
+                        entry("foam-piece", "nose"),
+                        entry("foam-piece", "cheek-left"),
+                        entry("base-cream", "forehead", "hand-left")),
+                brief(lead("Ines"), lead("Pell")));
+        Removal urgent = STRIKE.of(plan, s -> true, true);
+        int free = urgent.steps().stream()
+                .filter(s -> s.takes().containsKey("nose") && s.id().startsWith("pieces"))
+                .mapToInt(s -> urgent.schedule().of(s.id()).end())
+                .max()
+                .orElseThrow();
+        assertThat(urgent.steps())
+                .filteredOn(s -> !s.zones().contains("nose"))
+                .isNotEmpty()
+                .allSatisfy(
+                        s -> assertThat(urgent.schedule().of(s.id()).start()).isGreaterThanOrEqualTo(free));
+        Removal calm = STRIKE.of(plan);
+        assertThat(calm.steps())
+                .filteredOn(s -> !s.zones().contains("nose"))
+                .anySatisfy(s -> assertThat(calm.schedule().of(s.id()).start()).isZero());
+    }
+
+    /** Only what has been begun lies there and has to come off. */
+    @Test
+    void whatWasNeverLaidIsNotTakenOff() {
+        Plan plan = planned(look(entry("foam-piece", "nose"), entry("base-cream", "hand-left")), brief(lead("Ines")));
+        Set<String> face = plan.steps().stream()
+                .filter(s -> s.zones().contains("nose"))
+                .map(s -> s.id())
+                .collect(Collectors.toSet());
+        Removal part = STRIKE.of(plan, face::contains, false);
+        assertThat(part.steps()).noneMatch(s -> s.zones().contains("hand-left"));
+        assertThat(part.steps()).anyMatch(s -> s.takes().containsKey("nose"));
     }
 
     /** Handbook section 10: hair before pieces, the cap when nothing is left on it; wash and a look at the skin at the end. */

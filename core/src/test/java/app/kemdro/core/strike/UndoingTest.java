@@ -115,4 +115,48 @@ class UndoingTest {
                 .hasValueSatisfying(w -> assertThat(w).startsWith("first: "));
         assertThat(now().over()).isFalse();
     }
+
+    /** Once somebody has it in hand it soaks no longer; what was never flooded never did. */
+    @Test
+    void whatIsBeingLiftedSoaksNoLonger() {
+        Step flood = flood();
+        report(0, "Ines", s -> new RunEvent.Start(s, flood.id()));
+        assertThat(now().soaking()).isEmpty();
+        report(60, "Ines", s -> new RunEvent.Finish(s, flood.id()));
+        report(70, "Ines", s -> new RunEvent.Clear(s, flood.id()));
+        assertThat(now().soaking()).containsExactly(flood);
+        report(80, "Ines", s -> new RunEvent.Start(s, lift(flood)));
+        assertThat(now().soaking()).isEmpty();
+        report(200, "Ines", s -> new RunEvent.Finish(s, lift(flood)));
+        assertThat(now().soaking()).isEmpty();
+    }
+
+    @Test
+    void eachPairOfHandsHasItsOwnAhead() {
+        List<ScheduledTask> ines = now().ahead(REMOVAL.schedule(), "Ines");
+        List<ScheduledTask> pell = now().ahead(REMOVAL.schedule(), "Pell");
+        assertThat(ines).isNotEmpty().allMatch(p -> "Ines".equals(p.worker()));
+        assertThat(pell).isNotEmpty().allMatch(p -> "Pell".equals(p.worker()));
+        assertThat(ines.size() + pell.size()).isEqualTo(REMOVAL.steps().size());
+    }
+
+    /** What takes longer than it was thought to is still in hand, and what it soaks is lifted that much later. */
+    @Test
+    void whatOverrunsPutsOffWhatComesAfter() {
+        Step flood = flood();
+        String hands = REMOVAL.schedule().of(flood.id()).worker();
+        report(0, hands, s -> new RunEvent.Start(s, flood.id()));
+        Schedule soon = now().again(PLANNER, REMOVAL.schedule(), BEGAN.plusSeconds(5));
+        int usual = REMOVAL.schedule().of(flood.id()).end()
+                - REMOVAL.schedule().of(flood.id()).start();
+        assertThat(soon.of(flood.id()).end()).as("as long as it takes").isEqualTo(usual);
+        assertThat(soon.of(lift(flood)).start()).isGreaterThanOrEqualTo(usual + flood.soakSeconds());
+        Schedule late = now().again(PLANNER, REMOVAL.schedule(), BEGAN.plusSeconds(1800));
+        assertThat(late.of(flood.id()).end()).isGreaterThan(1800);
+        assertThat(late.of(lift(flood)).start())
+                .isGreaterThanOrEqualTo(late.of(flood.id()).end() + flood.soakSeconds());
+        assertThat(late.placed())
+                .filteredOn(p -> hands.equals(p.worker()) && !p.task().equals(flood.id()))
+                .allMatch(p -> p.start() >= late.of(flood.id()).end());
+    }
 }
