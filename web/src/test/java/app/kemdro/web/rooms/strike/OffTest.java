@@ -141,7 +141,11 @@ class OffTest {
                 .matches("(Not yet: it still soaks.*|Pell has something in hand already.*)");
         assertThat(press("NOT_YET")).isTrue();
         assertThat(press("CLEAR")).isTrue();
-        assertThat(live()).contains("data-looked=\"true\"").doesNotContain("it still soaks");
+        assertThat(live())
+                .as("hands that were free have it in hand now, and it soaks no longer")
+                .contains("Roll the edge and lift off")
+                .contains("Nothing soaks.")
+                .doesNotContain("it still soaks");
     }
 
     @Test
