@@ -11,8 +11,6 @@ import org.springframework.data.repository.Repository;
 interface JobRepository extends Repository<Job, Long> {
     Optional<Job> findById(long id);
 
-    List<Job> findAllBySetAsideIsNullOrderByCallAt();
-
     @Query("select new app.kemdro.web.records.job.Aside(j.id, j.title, j.setAside) from Job j"
             + " where j.setAside is not null order by j.setAside desc")
     List<Aside> aside(Limit most);

@@ -37,11 +37,6 @@ public class Jobs {
         return repository.findById(id).orElseThrow(() -> new NoSuchJob(id));
     }
 
-    /** All jobs on the shelf, the soonest call first. */
-    public List<Job> byCall() {
-        return repository.findAllBySetAsideIsNullOrderByCallAt();
-    }
-
     /** Jobs that were taken off the shelf and can still be put back, the latest first; so many at most. */
     public List<Aside> aside(LocalDateTime now, int most) {
         return repository.aside(Limit.of(most)).stream()

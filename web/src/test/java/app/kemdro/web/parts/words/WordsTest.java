@@ -2,6 +2,7 @@ package app.kemdro.web.parts.words;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
@@ -38,10 +39,7 @@ class WordsTest {
 
     @Test
     void leavingHalfOfItOutIsSaidAsMinutesWon() {
-        Job job = jobs.byCall().stream()
-                .filter(j -> j.title().equals("Sprue"))
-                .findFirst()
-                .orElseThrow();
+        Job job = DemoJobs.called("Sprue", jobs);
         Job own = new Job("half", "", "", job.brief());
         own.setLook(job.look());
         own = jobs.add(own);

@@ -103,10 +103,7 @@ class FuzzTest {
     /** Thousands of damaged job files: each is read as a job or refused with a sentence; nothing else ever comes out. */
     @Test
     void aDamagedJobFileIsReadOrRefusedInWords() throws Exception {
-        Job job = jobs.byCall().stream()
-                .filter(j -> j.title().equals("Orrin Vask"))
-                .findFirst()
-                .orElseThrow();
+        Job job = DemoJobs.called("Orrin Vask", jobs);
         String whole = new AsLead(mvc).get("/jobs/" + job.id() + "/health.json");
         SplittableRandom random = new SplittableRandom(17);
         int refused = 0;

@@ -3,6 +3,7 @@ package app.kemdro.web.records.jobfile;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.kemdro.web.AsLead;
+import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
@@ -46,7 +47,7 @@ class SchemaTest {
     @Test
     void everyJobOfTheHouseGoesOutAsTheSchemaSays() throws Exception {
         AsLead lead = new AsLead(mvc);
-        for (Job job : jobs.byCall()) {
+        for (Job job : DemoJobs.all(jobs)) {
             for (String way : List.of("export.json", "health.json")) {
                 assertThat(wrong(lead.get("/jobs/" + job.id() + "/" + way)))
                         .as(job.title() + " " + way)
@@ -58,10 +59,7 @@ class SchemaTest {
     /** What the schema refuses here, the reader refuses too. */
     @Test
     void schemaAndReaderRefuseTheSame() throws Exception {
-        Job job = jobs.byCall().stream()
-                .filter(j -> j.title().equals("Orrin Vask"))
-                .findFirst()
-                .orElseThrow();
+        Job job = DemoJobs.called("Orrin Vask", jobs);
         String whole = new AsLead(mvc).get("/jobs/" + job.id() + "/export.json");
         assertThat(reader.read(whole).job().title()).isEqualTo("Orrin Vask");
         for (String[] change : new String[][] {

@@ -178,12 +178,12 @@ class OwnTimesTest {
     /** The camera test, long past, is done again tomorrow: the same look and mixes, the times as they really were. */
     @Test
     void aJobIsDoneAgainWithItsRealTimes() throws Exception {
-        Job test = jobs.byCall().stream()
+        Job test = DemoJobs.all(jobs).stream()
                 .filter(j -> j.title().contains("camera test"))
                 .findFirst()
                 .orElseThrow();
         lead.post("/jobs/" + test.id() + "/book/again");
-        Job again = jobs.byCall().stream()
+        Job again = DemoJobs.all(jobs).stream()
                 .filter(j -> j.title().equals(test.title()) && j.id() != test.id())
                 .findFirst()
                 .orElseThrow();

@@ -56,7 +56,7 @@ class RehearsalTest {
 
     /** Copies of the demo's jobs: what is rehearsed here is in nobody else's book. */
     private List<Job> demoJobs() {
-        return jobs.byCall().stream()
+        return DemoJobs.all(jobs).stream()
                 .filter(j -> j.production().equals("Cold Casting"))
                 .map(j -> DemoJobs.like(j.title(), j.title() + ", rehearsed", jobs))
                 .toList();

@@ -58,7 +58,7 @@ class BookRoomTest {
     @BeforeEach
     void theCameraTest() {
         lead = new AsLead(mvc);
-        test = jobs.byCall().stream()
+        test = DemoJobs.all(jobs).stream()
                 .filter(j -> j.title().contains("camera test"))
                 .findFirst()
                 .orElseThrow();

@@ -201,10 +201,7 @@ class RunTest {
     /** Whoever only looks at the screen and presses what it offers comes to the end: breaks and costume included. */
     @Test
     void aWholeMorningCanBePressedToItsEnd() {
-        Job founder = jobs.byCall().stream()
-                .filter(j -> j.title().equals("Orrin Vask"))
-                .findFirst()
-                .orElseThrow();
+        Job founder = DemoJobs.called("Orrin Vask", jobs);
         seats.begin(founder.id(), "ines");
         ChairView view = view(founder);
         int rests = 0;

@@ -44,10 +44,7 @@ class ExchangeTest {
     private JobColours colours;
 
     private Job founder() {
-        return jobs.byCall().stream()
-                .filter(j -> j.title().equals("Orrin Vask"))
-                .findFirst()
-                .orElseThrow();
+        return DemoJobs.called("Orrin Vask", jobs);
     }
 
     private String get(String path) throws Exception {
@@ -115,7 +112,7 @@ class ExchangeTest {
 
     @Test
     void theExportCarriesTheRunsThatWereHeld() throws Exception {
-        Job test = jobs.byCall().stream()
+        Job test = DemoJobs.all(jobs).stream()
                 .filter(j -> j.title().contains("camera test"))
                 .findFirst()
                 .orElseThrow();
@@ -165,18 +162,18 @@ class ExchangeTest {
             })
     void aFileThatCannotBeMeantSaysWhereAndLeavesNothingBehind(String good, String bad, String says) throws Exception {
         String file = get("/jobs/" + founder().id() + "/health.json").replace(good, bad);
-        int before = jobs.byCall().size();
+        int before = DemoJobs.all(jobs).size();
         assertThat(take(file))
                 .hasStatus(200)
                 .bodyText()
                 .contains(says.replace("'", "&#39;"))
                 .doesNotContain("Exception");
-        assertThat(jobs.byCall()).hasSize(before);
+        assertThat(DemoJobs.all(jobs)).hasSize(before);
     }
 
     @Test
     void hostileFilesAreRefused() {
-        int before = jobs.byCall().size();
+        int before = DemoJobs.all(jobs).size();
         for (String text : new String[] {
             "",
             "null",
@@ -194,7 +191,7 @@ class ExchangeTest {
                     .contains("role=\"alert\"")
                     .doesNotContain("Exception");
         }
-        assertThat(jobs.byCall()).hasSize(before);
+        assertThat(DemoJobs.all(jobs)).hasSize(before);
     }
 
     /** The order travels with the job: where the first has a plan, so has the second, of the same steps and ready no later. */

@@ -8,6 +8,7 @@ import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
+import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
@@ -32,10 +33,7 @@ class LookRoomTest {
     private Plans plans;
 
     private Job fresh(String title) {
-        Job from = jobs.byCall().stream()
-                .filter(j -> j.title().equals("Orrin Vask"))
-                .findFirst()
-                .orElseThrow();
+        Job from = DemoJobs.called("Orrin Vask", jobs);
         Job copy = new Job(title, "", "", from.brief());
         copy.setLook(from.look());
         return jobs.add(copy);

@@ -37,7 +37,7 @@ class OrderRoomTest {
 
     @Test
     void everyDemoJobIsPlannedSoundly() {
-        List<Job> demo = jobs.byCall().stream().filter(j -> j.id() <= 4).toList();
+        List<Job> demo = DemoJobs.all(jobs).stream().filter(j -> j.id() <= 4).toList();
         assertThat(demo).hasSize(4).allSatisfy(job -> {
             Plan plan = plans.of(job).plan().orElseThrow();
             assertThat(ScheduleCheck.problems(plan.network(), plan.schedule())).isEmpty();
@@ -46,10 +46,7 @@ class OrderRoomTest {
 
     @Test
     void theBellFounderHas45To80StepsAndMakesTheCall() {
-        Job job = jobs.byCall().stream()
-                .filter(j -> j.title().equals("Orrin Vask"))
-                .findFirst()
-                .orElseThrow();
+        Job job = DemoJobs.called("Orrin Vask", jobs);
         Plan plan = plans.of(job).plan().orElseThrow();
         assertThat(plan.steps()).hasSizeBetween(45, 80);
         assertThat(plan.inHand()).isGreaterThanOrEqualTo(0);

@@ -171,7 +171,7 @@ class WishRoomTest {
 
     @Test
     void everyRunningOrderIsPrintedOnOneSideOfPaper() throws Exception {
-        List<Job> demo = jobs.byCall().stream()
+        List<Job> demo = DemoJobs.all(jobs).stream()
                 .filter(j -> j.production().equals("Cold Casting"))
                 .filter(j -> plans.of(j).plan().isPresent())
                 .toList();

@@ -68,7 +68,7 @@ class PeopleRoomTest {
         Job one = DemoJobs.like("Sprue", "first of two", jobs);
         lead.post("/jobs/" + one.id() + "/safety", "lensHours", "7");
         lead.post("/jobs/" + one.id() + "/again");
-        Job two = jobs.byCall().stream()
+        Job two = DemoJobs.all(jobs).stream()
                 .filter(j -> j.title().equals("first of two") && j.id() != one.id())
                 .findFirst()
                 .orElseThrow();

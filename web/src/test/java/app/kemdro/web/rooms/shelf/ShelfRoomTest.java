@@ -59,10 +59,10 @@ class ShelfRoomTest {
     void aJobIsSetAsideForThirtyDaysAndPutBackAsItWas() throws Exception {
         Job job = DemoJobs.like("Orrin Vask", "set aside", jobs);
         lead.post("/jobs/" + job.id() + "/remove");
-        assertThat(jobs.byCall()).noneMatch(j -> j.id() == job.id());
+        assertThat(DemoJobs.all(jobs)).noneMatch(j -> j.id() == job.id());
         assertThat(lead.get("/shelf")).contains("set aside");
         lead.post("/jobs/" + job.id() + "/put-back");
-        assertThat(jobs.byCall()).anyMatch(j -> j.id() == job.id());
+        assertThat(DemoJobs.all(jobs)).anyMatch(j -> j.id() == job.id());
         assertThat(jobs.get(job.id()).look()).isEqualTo(job.look());
         assertThat(plans.of(jobs.get(job.id())).plan()).isPresent();
     }
@@ -72,7 +72,7 @@ class ShelfRoomTest {
         Job job = DemoJobs.like("Orrin Vask", "sat for", jobs);
         seats.begin(job.id(), "ines");
         lead.post("/jobs/" + job.id() + "/remove");
-        assertThat(jobs.byCall()).anyMatch(j -> j.id() == job.id());
+        assertThat(DemoJobs.all(jobs)).anyMatch(j -> j.id() == job.id());
         assertThat(runs.open(job.id())).isPresent();
     }
 
