@@ -12,9 +12,11 @@ import app.kemdro.core.plan.LookPlanner;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.Samples;
 import app.kemdro.core.schedule.Planner;
+import app.kemdro.core.schedule.Schedule;
 import app.kemdro.core.schedule.ScheduledTask;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
 
@@ -44,5 +46,82 @@ class ReviewTest {
             OptionalInt knowing = Review.hindsight(PLAN, slow(p, 8), PLANNER);
             assertThat(knowing).as(p.task()).isPresent();
         }
+    }
+
+    private static List<RunEvent> asPlanned() {
+        List<RunEvent> events = new ArrayList<>();
+        for (ScheduledTask p : PLAN.schedule().placed()) {
+            String hands = p.worker() == null ? "" : p.worker();
+            events.add(new RunEvent.Start(
+                    new Stamp("s" + events.size(), PLAN.clock(p.start()), hands), p.task(), p.mode(), false));
+            events.add(new RunEvent.Finish(new Stamp("f" + events.size(), PLAN.clock(p.end()), hands), p.task()));
+        }
+        return events;
+    }
+
+    /** Of a day that went as planned: nothing took longer, all had ended when it was to, and nobody could have done better by much. */
+    @Test
+    void aDayAsPlannedTookWhatWasPlanned() {
+        RunState state = RunState.of(asPlanned());
+        int lastEnd = PLAN.schedule().placed().stream()
+                .mapToInt(ScheduledTask::end)
+                .max()
+                .orElseThrow();
+        assertThat(Review.took(PLAN, state)).isEqualTo(lastEnd);
+        assertThat(Review.over(PLAN, state))
+                .hasSize(PLAN.steps().size())
+                .allMatch(o -> o.seconds() == 0 && o.took() == o.planned());
+        assertThat(Review.hindsight(PLAN, state, PLANNER).orElseThrow())
+                .isLessThanOrEqualTo(PLAN.schedule().ready());
+        assertThat(Review.took(PLAN, RunState.of(List.of()))).isZero();
+        assertThat(Review.over(PLAN, RunState.of(List.of()))).isEmpty();
+    }
+
+    /** One step took eight times as long: it comes first, by seven times its time; what was left out is not counted. */
+    @Test
+    void whatTookLongerComesFirst() {
+        ScheduledTask dragged = PLAN.schedule().placed().stream()
+                .filter(p -> p.end() - p.start() > 120)
+                .findFirst()
+                .orElseThrow();
+        List<Review.Over> over = Review.over(PLAN, slow(dragged, 8));
+        assertThat(over.get(0).step().id()).isEqualTo(dragged.task());
+        assertThat(over.get(0).seconds()).isEqualTo(7 * (dragged.end() - dragged.start()));
+        assertThat(over.get(0).planned()).isEqualTo(dragged.end() - dragged.start());
+        assertThat(over.get(1).seconds()).isLessThan(over.get(0).seconds());
+    }
+
+    /** By hand: Ines has 100 s between two steps, of which 40 were a pause for everybody; Pell did one thing alone. */
+    @Test
+    void idleIsWhatLiesBetweenTwoStepsWithoutPauses() {
+        List<String> ids =
+                PLAN.schedule().placed().stream().map(ScheduledTask::task).toList();
+        List<RunEvent> events = List.of(
+                new RunEvent.Start(new Stamp("1", PLAN.clock(0), "Ines"), ids.get(0)),
+                new RunEvent.Start(new Stamp("2", PLAN.clock(10), "Pell"), ids.get(1)),
+                new RunEvent.Finish(new Stamp("3", PLAN.clock(60), "Ines"), ids.get(0)),
+                new RunEvent.Finish(new Stamp("4", PLAN.clock(70), "Pell"), ids.get(1)),
+                new RunEvent.Break(new Stamp("5", PLAN.clock(90), "Ines")),
+                new RunEvent.Back(new Stamp("6", PLAN.clock(130), "Ines")),
+                new RunEvent.Start(new Stamp("7", PLAN.clock(160), "Ines"), ids.get(2)),
+                new RunEvent.Finish(new Stamp("8", PLAN.clock(200), "Ines"), ids.get(2)),
+                new RunEvent.Start(new Stamp("9", PLAN.clock(230), "Ines"), ids.get(3)));
+        assertThat(Review.idle(PLAN, RunState.of(events)))
+                .containsExactlyInAnyOrderEntriesOf(Map.of("Ines", 60, "Pell", 0));
+    }
+
+    /** Ready goes a minute up, less than one, and two down: two turns, the greater first, and no more than are asked for. */
+    @Test
+    void turnsAreTheEventsThatMovedReady() {
+        List<RunEvent> events = asPlanned().subList(0, 3);
+        Schedule first = PLAN.schedule();
+        List<Schedule> after = List.of(at(first.ready() + 60), at(first.ready() + 119), at(first.ready() - 10));
+        assertThat(Review.turns(events, after, first, 5))
+                .containsExactly(new Review.Turn(events.get(2), -129), new Review.Turn(events.get(0), 60));
+        assertThat(Review.turns(events, after, first, 1)).hasSize(1);
+    }
+
+    private static Schedule at(int ready) {
+        return new Schedule(List.of(), List.of(), ready, 0);
     }
 }
