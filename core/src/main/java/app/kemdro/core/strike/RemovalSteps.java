@@ -129,6 +129,7 @@ final class RemovalSteps {
                 String off = binding.key + "/lift";
                 String begin = begins(fine);
                 boolean waits = fine.kind.map(Kind::fingers).orElse(false)
+                        && binding.kind.isPresent()
                         && binding.first.is(MaterialRole.BINDS_FINGERS)
                         && !leads(begin, off, lags);
                 if (waits) {

@@ -20,13 +20,13 @@ import org.junit.jupiter.api.Test;
 
 /** What can be reported, and what cannot, said so that one can act on it. */
 class EventGuardTest {
-    private static final EventGuard GUARD = new EventGuard(TRADE, Samples.PLANNER.puttingRight());
+    private final EventGuard guard = new EventGuard(TRADE, Samples.PLANNER.puttingRight());
     private static final Brief TWO = brief(lead("Ines"), assistant("Pell"));
 
     private final Mornings m = new Mornings(Samples.bellFounder(), TWO);
 
     private Ruling check(int second, String hands, Function<Stamp, RunEvent> event) {
-        return GUARD.check(event.apply(new Stamp("asked", m.at(second), hands)), m.standing(second));
+        return guard.check(event.apply(new Stamp("asked", m.at(second), hands)), m.standing(second));
     }
 
     private static String cannot(Ruling ruling) {
@@ -340,10 +340,10 @@ class EventGuardTest {
         Stamp phone = new Stamp("a", m.at(p.end()), "Ines", "phone");
         Stamp tablet = new Stamp("a", m.at(p.end()), "Ines", "tablet");
         Standing now = m.standing(p.end());
-        assertThat(cannot(GUARD.check(new RunEvent.Finish(phone, p.task()), now)))
+        assertThat(cannot(guard.check(new RunEvent.Finish(phone, p.task()), now)))
                 .contains("driven on another screen");
-        assertThat(can(GUARD.check(new RunEvent.Finish(tablet, p.task()), now))).isNotNull();
-        assertThat(can(GUARD.check(new RunEvent.Note(phone, "seen"), now))).isNotNull();
+        assertThat(can(guard.check(new RunEvent.Finish(tablet, p.task()), now))).isNotNull();
+        assertThat(can(guard.check(new RunEvent.Note(phone, "seen"), now))).isNotNull();
         assertThat(cannot(check(p.end(), "Nobody", s -> new RunEvent.Drive(s, "phone"))))
                 .contains("Nobody is called");
         assertThat(can(check(p.end(), "Ines", s -> new RunEvent.Drive(s, "phone"))))

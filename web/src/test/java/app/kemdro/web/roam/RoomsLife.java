@@ -151,8 +151,8 @@ final class RoomsLife {
         if (dry > wet) {
             visit.wrong("remover is laid before teeth and lenses are out");
         }
-        int nailsOff = taken(removal, "nail").max().orElse(0);
-        if (plan.brief().selfApplied() && taken(removal, "lens").min().orElse(nailsOff) < nailsOff) {
+        int nailsOff = off(removal, "false-nails").max().orElse(0);
+        if (plan.brief().selfApplied() && off(removal, "lens").min().orElse(nailsOff) < nailsOff) {
             visit.wrong("one's own lenses are taken out with long nails on");
         }
         if (!removal.unknown().isEmpty() && !visit.get(visit.at("safety")).contains("Nothing known takes this off")) {
@@ -160,12 +160,12 @@ final class RoomsLife {
         }
     }
 
-    /** When things of a kind are off. */
-    private static IntStream taken(Removal removal, String kind) {
+    /** When such things are off, by kind or by id. */
+    private static IntStream off(Removal removal, String what) {
         return removal.steps().stream()
                 .filter(s -> s.takes().values().stream()
                         .flatMap(List::stream)
-                        .anyMatch(m -> m.kind().equals(kind)))
+                        .anyMatch(m -> m.kind().equals(what) || m.id().equals(what)))
                 .mapToInt(s -> removal.schedule().of(s.id()).end());
     }
 }
