@@ -23,7 +23,6 @@ import app.kemdro.core.safety.Finding.Kind;
 import app.kemdro.core.safety.HealthRecord.PatchTest;
 import app.kemdro.core.safety.HealthRecord.Result;
 import app.kemdro.core.safety.HealthRecord.Skin;
-import app.kemdro.core.safety.HealthRecord.SkinSeen;
 import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.strike.Strike;
 import java.time.Duration;
@@ -80,18 +79,6 @@ class SafetyRulesTest {
 
     private static HealthRecord panics() {
         return new HealthRecord(0, true, false, false, Set.of(), List.of());
-    }
-
-    private static HealthRecord seen(String zone, Skin skin, String under) {
-        Plan plan = planned(PIECE, brief(lead("Ines")));
-        return new HealthRecord(
-                0,
-                false,
-                false,
-                false,
-                Set.of(),
-                List.of(),
-                List.of(new SkinSeen(zone, plan.chairIn().minusHours(20), skin, Set.of(under))));
     }
 
     /** Tests of the glue put on so many minutes before the chair; those of other families beside it. */
@@ -193,14 +180,15 @@ class SafetyRulesTest {
     /** Skin that was looked at and fine is neither broken nor rests; red skin is painted, only not stuck to. */
     @Test
     void onlyWhatWasRedRestsAndOnlyWhatWasBrokenBlocks() {
-        assertThat(keys(findings(PIECE, seen("cheek-left", Skin.FINE, "acrylic-adhesive"))))
+        assertThat(keys(findings(PIECE, SafetyTest.seen("cheek-left", Skin.FINE, 20, "acrylic-adhesive"))))
                 .doesNotContain("broken", "rest cheek-left");
-        assertThat(keys(findings(PIECE, seen("cheek-left", Skin.RED, "acrylic-adhesive"))))
+        assertThat(keys(findings(PIECE, SafetyTest.seen("cheek-left", Skin.RED, 20, "acrylic-adhesive"))))
                 .contains("rest cheek-left")
                 .doesNotContain("broken");
-        assertThat(keys(findings(PAINT, seen("cheek-left", Skin.RED, "acrylic-adhesive"))))
+        assertThat(keys(findings(PAINT, SafetyTest.seen("cheek-left", Skin.RED, 20, "acrylic-adhesive"))))
                 .doesNotContain("rest cheek-left");
-        assertThat(keys(findings(PIECE, seen("chin", Skin.BROKEN, "")))).doesNotContain("broken");
+        assertThat(keys(findings(PIECE, SafetyTest.seen("chin", Skin.BROKEN, 20, ""))))
+                .doesNotContain("broken");
     }
 
     /** Each by the technique that makes it needed, and by none other. */

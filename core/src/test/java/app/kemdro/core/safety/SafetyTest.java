@@ -205,7 +205,7 @@ class SafetyTest {
         }
     }
 
-    private static HealthRecord seen(Skin skin, int hoursBefore, String under) {
+    static HealthRecord seen(String zone, Skin skin, int hoursBefore, String under) {
         Plan plan = planned(PIECE, brief(lead("Ines")));
         return new HealthRecord(
                 0,
@@ -214,34 +214,35 @@ class SafetyTest {
                 false,
                 Set.of(),
                 List.of(),
-                List.of(new SkinSeen("cheek-left", plan.chairIn().minusHours(hoursBefore), skin, Set.of(under))));
+                List.of(new SkinSeen(zone, plan.chairIn().minusHours(hoursBefore), skin, Set.of(under))));
     }
 
     /** Handbook section 10: on back-to-back days the skin's condition limits the next day. */
     @Test
     void skinThatWasRedRestsAndGetsAnotherAdhesiveForLonger() {
         String key = "rest cheek-left";
-        assertThat(finding(findings(PIECE, seen(Skin.RED, 20, "silicone-adhesive")), key)
+        assertThat(finding(findings(PIECE, seen("cheek-left", Skin.RED, 20, "silicone-adhesive")), key)
                         .remedy())
                 .startsWith("Let it rest until");
-        assertThat(findings(PIECE, seen(Skin.RED, 60, "silicone-adhesive")))
+        assertThat(findings(PIECE, seen("cheek-left", Skin.RED, 60, "silicone-adhesive")))
                 .noneMatch(f -> f.key().equals(key));
-        assertThat(finding(findings(PIECE, seen(Skin.RED, 60, "acrylic-adhesive")), key)
+        assertThat(finding(findings(PIECE, seen("cheek-left", Skin.RED, 60, "acrylic-adhesive")), key)
                         .remedy())
                 .startsWith("Take another adhesive");
-        assertThat(findings(PIECE, seen(Skin.RED, 200, "acrylic-adhesive")))
+        assertThat(findings(PIECE, seen("cheek-left", Skin.RED, 200, "acrylic-adhesive")))
                 .noneMatch(f -> f.key().equals(key));
-        assertThat(findings(look(entry("foam-piece", "chin")), seen(Skin.RED, 20, "acrylic-adhesive")))
+        assertThat(findings(look(entry("foam-piece", "chin")), seen("cheek-left", Skin.RED, 20, "acrylic-adhesive")))
                 .noneMatch(f -> f.key().equals(key));
-        Finding broken = finding(findings(PIECE, seen(Skin.BROKEN, 90, "")), "broken");
+        Finding broken = finding(findings(PIECE, seen("cheek-left", Skin.BROKEN, 90, "")), "broken");
         assertThat(broken.kind()).isEqualTo(Kind.BLOCKS);
         assertThat(broken.mayBeLifted()).isFalse();
     }
 
     @Test
     void theLastLookAtAZoneCounts() {
-        HealthRecord red = seen(Skin.RED, 30, "acrylic-adhesive");
-        SkinSeen again = seen(Skin.FINE, 20, "acrylic-adhesive").seen().get(0);
+        HealthRecord red = seen("cheek-left", Skin.RED, 30, "acrylic-adhesive");
+        SkinSeen again =
+                seen("cheek-left", Skin.FINE, 20, "acrylic-adhesive").seen().get(0);
         HealthRecord fine = new HealthRecord(
                 0,
                 false,

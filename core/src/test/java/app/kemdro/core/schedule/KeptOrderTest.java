@@ -5,6 +5,7 @@ import static app.kemdro.core.schedule.Networks.PELL;
 import static app.kemdro.core.schedule.Networks.film;
 import static app.kemdro.core.schedule.Networks.lag;
 import static app.kemdro.core.schedule.Networks.of;
+import static app.kemdro.core.schedule.Networks.plain;
 import static app.kemdro.core.schedule.Networks.task;
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -21,10 +22,6 @@ import org.junit.jupiter.api.Test;
 
 /** What people have in mind is kept: who does what after what, in which way; only the times move, and no more than they must. */
 class KeptOrderTest {
-    private static ScheduledTask plain(String id, String worker, int start, int length) {
-        return new ScheduledTask(id, worker, 0, start, start + length, start + length, Mode.NEVER, start + length, 0);
-    }
-
     private static Schedule schedule(int ready, ScheduledTask... placed) {
         return new Schedule(List.of(placed), List.of(), ready, 0);
     }

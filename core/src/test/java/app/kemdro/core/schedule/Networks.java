@@ -24,6 +24,11 @@ public final class Networks {
                 id, seconds, Set.of(zones), Set.of(), Needs.ANYONE, List.of(new Mode(0, usable, closes, settled)));
     }
 
+    /** A task in its first way, that leaves nothing behind. */
+    static ScheduledTask plain(String id, String worker, int start, int length) {
+        return new ScheduledTask(id, worker, 0, start, start + length, start + length, Mode.NEVER, start + length, 0);
+    }
+
     static Lag lag(String from, String to, Lag.Kind kind) {
         return new Lag(from, to, kind, null, "test");
     }

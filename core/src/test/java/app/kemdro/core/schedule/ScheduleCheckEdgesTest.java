@@ -5,6 +5,7 @@ import static app.kemdro.core.schedule.Networks.PELL;
 import static app.kemdro.core.schedule.Networks.film;
 import static app.kemdro.core.schedule.Networks.lag;
 import static app.kemdro.core.schedule.Networks.of;
+import static app.kemdro.core.schedule.Networks.plain;
 import static app.kemdro.core.schedule.Networks.task;
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -25,10 +26,6 @@ class ScheduleCheckEdgesTest {
 
     private static ScheduledTask gum(int start) {
         return new ScheduledTask("gum", "Ines", 0, start, start + 60, start + 120, start + 180, start + 360, 0);
-    }
-
-    private static ScheduledTask plain(String id, String worker, int start, int length) {
-        return new ScheduledTask(id, worker, 0, start, start + length, start + length, Mode.NEVER, start + length, 0);
     }
 
     private static List<String> problems(TaskNetwork network, int ready, ScheduledTask... placed) {
