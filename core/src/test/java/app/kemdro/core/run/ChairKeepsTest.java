@@ -1,5 +1,6 @@
 package app.kemdro.core.run;
 
+import static app.kemdro.core.plan.Samples.CALL;
 import static app.kemdro.core.plan.Samples.assistant;
 import static app.kemdro.core.plan.Samples.brief;
 import static app.kemdro.core.plan.Samples.entry;
@@ -8,6 +9,7 @@ import static app.kemdro.core.plan.Samples.look;
 import static app.kemdro.core.plan.Samples.planned;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.kemdro.core.look.Brief;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.plan.Samples;
@@ -16,6 +18,7 @@ import app.kemdro.core.schedule.Progress;
 import app.kemdro.core.schedule.Rest;
 import app.kemdro.core.schedule.Schedule;
 import app.kemdro.core.schedule.ScheduledTask;
+import app.kemdro.core.schedule.Task.Mode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -188,5 +191,34 @@ class ChairKeepsTest {
         assertThat(late.placed()).allMatch(p -> p.start() >= 600);
         Schedule same = chair().asItGoes(Samples.PLANNER, PIECE.schedule(), PIECE.clock(0));
         assertThat(same.ready()).isEqualTo(PIECE.schedule().ready());
+    }
+
+    /** Where there is no order that keeps everything, the screen says which step and what would help. */
+    @Test
+    void whatCannotBeKeptIsSaid() {
+        Plan late = planned(
+                look(entry("foam-piece", "cheek-left")),
+                brief(lead("Ines")).with(List.of(new Brief.Hands("Ines", Brief.Skill.LEAD, CALL.minusHours(12), CALL))));
+        Chair.Again none = new Chair(late, RunState.of(List.of()))
+                .planAgain(Samples.PLANNER, late.schedule(), CALL.minusMinutes(5));
+        assertThat(none.trouble()).startsWith("“").contains("has no hands").endsWith("Somebody must join.");
+        assertThat(none.schedule().placed()).hasSize(late.steps().size());
+        Chair.Again fine =
+                new Chair(late, RunState.of(List.of())).planAgain(Samples.PLANNER, late.schedule(), late.chairIn());
+        assertThat(fine.trouble()).isEmpty();
+    }
+
+    /** Who helps sees it, as long as it is still to be done. */
+    @Test
+    void whoHelpsSeesWhatWith() {
+        ScheduledTask first = PIECE.schedule().placed().get(0);
+        ScheduledTask helped = new ScheduledTask(first.task(), "Ines", "Pell", 0, 0, 60, 60, Mode.NEVER, 60, 0);
+        Schedule schedule = new Schedule(List.of(helped), List.of(), 60, 0);
+        assertThat(chair().helping(schedule, "Pell")).containsExactly(helped);
+        assertThat(chair().helping(schedule, "Ines")).isEmpty();
+        report(0, "Ines", s -> new RunEvent.Start(s, first.task()));
+        assertThat(chair().helping(schedule, "Pell")).containsExactly(helped);
+        report(60, "Ines", s -> new RunEvent.Finish(s, first.task()));
+        assertThat(chair().helping(schedule, "Pell")).isEmpty();
     }
 }
