@@ -198,7 +198,8 @@ class ChairKeepsTest {
     void whatCannotBeKeptIsSaid() {
         Plan late = planned(
                 look(entry("foam-piece", "cheek-left")),
-                brief(lead("Ines")).with(List.of(new Brief.Hands("Ines", Brief.Skill.LEAD, CALL.minusHours(12), CALL))));
+                brief(lead("Ines"))
+                        .with(List.of(new Brief.Hands("Ines", Brief.Skill.LEAD, CALL.minusHours(12), CALL))));
         Chair.Again none = new Chair(late, RunState.of(List.of()))
                 .planAgain(Samples.PLANNER, late.schedule(), CALL.minusMinutes(5));
         assertThat(none.trouble()).startsWith("“").contains("has no hands").endsWith("Somebody must join.");
