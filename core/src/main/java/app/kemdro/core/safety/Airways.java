@@ -1,6 +1,7 @@
 package app.kemdro.core.safety;
 
 import app.kemdro.core.datafile.DataNode;
+import app.kemdro.core.layer.Stack;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import java.util.ArrayList;
@@ -35,8 +36,7 @@ final class Airways implements SafetyRule {
         }
         boolean face = plan.stacks().entrySet().stream()
                         .filter(e -> trade.body().zone(e.getKey()).region().equals("face"))
-                        .filter(e -> e.getValue().layers().stream()
-                                .anyMatch(l -> l.technique().worn()))
+                        .filter(e -> isWorn(e.getValue()))
                         .count()
                 >= 3;
         if (care.panics() && face) {
@@ -49,9 +49,10 @@ final class Airways implements SafetyRule {
     }
 
     private static boolean covered(Plan plan, List<String> zones) {
-        return zones.stream()
-                .map(plan.stacks()::get)
-                .filter(s -> s != null)
-                .anyMatch(s -> s.layers().stream().anyMatch(l -> l.technique().worn()));
+        return zones.stream().map(plan.stacks()::get).filter(s -> s != null).anyMatch(Airways::isWorn);
+    }
+
+    private static boolean isWorn(Stack stack) {
+        return stack.layers().stream().anyMatch(l -> l.technique().worn());
     }
 }
