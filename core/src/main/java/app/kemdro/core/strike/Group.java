@@ -1,6 +1,7 @@
 package app.kemdro.core.strike;
 
 import app.kemdro.core.material.Material;
+import app.kemdro.core.material.MaterialRole;
 import app.kemdro.core.strike.RemovalRules.Kind;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -61,5 +62,10 @@ final class Group {
 
     boolean leavesFirst() {
         return kind.map(Kind::first).orElse(false);
+    }
+
+    /** Whether it is a thing with which fingers do nothing fine; lacquer of the same shelf, which is wiped off, binds none. */
+    boolean bindsFingers() {
+        return kind.isPresent() && first.is(MaterialRole.BINDS_FINGERS);
     }
 }

@@ -57,9 +57,8 @@ final class RemovalSteps {
             double area = Areas.of(group.zones, brief.performer(), body);
             double wet = Areas.of(group.wet(), brief.performer(), body);
             String lift = id + "/lift";
-            String begin = lift;
+            String begin = begins(group);
             if (group.floods()) {
-                begin = id + "/flood";
                 steps.add(step(group, begin, Sort.FLOOD, wet));
                 tasks.add(task(begin, customs.flood().on(wet), group.wet(), group.soak()));
                 lags.add(new Lag(
@@ -103,7 +102,7 @@ final class RemovalSteps {
     private void firstsBeforeAnythingWet(List<Group> groups, boolean selfApplied, List<Lag> lags) {
         List<Group> firsts = groups.stream()
                 .filter(Group::leavesFirst)
-                .sorted(Comparator.comparing((Group g) -> !(selfApplied && g.first.is(MaterialRole.BINDS_FINGERS)))
+                .sorted(Comparator.comparing((Group g) -> !(selfApplied && g.bindsFingers()))
                         .thenComparing(g -> wets(g) ? 1 : 0)
                         .thenComparing(g -> customs.kinds().indexOf(g.kind.orElseThrow())))
                 .toList();
@@ -129,8 +128,7 @@ final class RemovalSteps {
                 String off = binding.key + "/lift";
                 String begin = begins(fine);
                 boolean waits = fine.kind.map(Kind::fingers).orElse(false)
-                        && binding.kind.isPresent()
-                        && binding.first.is(MaterialRole.BINDS_FINGERS)
+                        && binding.bindsFingers()
                         && !leads(begin, off, lags);
                 if (waits) {
                     lags.add(new Lag(off, begin, Lag.Kind.AFTER, null, "fingers are free for it"));
