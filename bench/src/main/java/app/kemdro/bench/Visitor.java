@@ -88,12 +88,12 @@ final class Visitor {
         return now.group(2) != null ? new Press("FINISH", now.group(2)) : new Press("START", now.group(4));
     }
 
-    /** Presses in the chair of a job. */
+    /** Presses in the chair of a job, and means it, though it be against the clock or the order. */
     HttpResponse<String> press(String job, String id, Press press) throws IOException, InterruptedException {
         return post(
                 "/jobs/" + job + "/chair/events",
                 "application/json",
-                "{\"id\":\"%s\",\"device\":\"bench\",\"type\":\"%s\",\"hands\":\"Ines\",\"step\":\"%s\",\"text\":\"press\"}"
+                "{\"id\":\"%s\",\"version\":2,\"device\":\"bench\",\"type\":\"%s\",\"hands\":\"Ines\",\"step\":\"%s\",\"text\":\"press\",\"sure\":true}"
                         .formatted(id, press.type(), press.step()));
     }
 
