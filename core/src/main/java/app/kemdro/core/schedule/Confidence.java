@@ -9,6 +9,7 @@ import java.util.OptionalInt;
 import java.util.SplittableRandom;
 import java.util.TreeMap;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 
 /**
  * When a schedule is really ready, if its order and hands are kept while work and settling take other times than planned.
@@ -82,14 +83,15 @@ public record Confidence(int[] ready, Map<String, Double> carries) {
             waits = new int[n][];
             settles = new boolean[n][];
             workedInto = new boolean[n];
-            network.lags().stream()
-                    .filter(l -> l.into() && index.containsKey(l.from()) && index.containsKey(l.to()))
+            Map<String, List<Lag>> lagsTo = network.lags().stream()
+                    .filter(l -> index.containsKey(l.from()) && index.containsKey(l.to()))
+                    .collect(Collectors.groupingBy(Lag::to));
+            lagsTo.values().stream()
+                    .flatMap(List::stream)
+                    .filter(Lag::into)
                     .forEach(l -> workedInto[index.get(l.from())] = true);
             for (int i = 0; i < n; i++) {
-                ScheduledTask p = order.get(i);
-                List<Lag> in = network.lags().stream()
-                        .filter(l -> l.to().equals(p.task()) && index.containsKey(l.from()))
-                        .toList();
+                List<Lag> in = lagsTo.getOrDefault(order.get(i).task(), List.of());
                 lag[i] = in.toArray(new Lag[0]);
                 from[i] = in.stream().mapToInt(l -> index.get(l.from())).toArray();
                 queues(tasks, i);

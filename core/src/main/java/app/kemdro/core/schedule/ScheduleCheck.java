@@ -229,18 +229,19 @@ public final class ScheduleCheck {
     }
 
     private void postures() {
-        for (Task a : tasks()) {
-            for (Task b : tasks()) {
-                ScheduledTask pa = at.get(a.id());
+        List<Task> sits = tasks().stream().filter(t -> !t.posture().isEmpty()).toList();
+        for (Task a : sits) {
+            ScheduledTask pa = at.get(a.id());
+            for (Task b : sits) {
                 ScheduledTask pb = at.get(b.id());
-                if (a.id().compareTo(b.id()) >= 0 || !open(pa) && !open(pb)) {
+                if (!overlap(pa.start(), pa.end(), pb.start(), pb.end())
+                        || a.id().compareTo(b.id()) >= 0
+                        || !open(pa) && !open(pb)) {
                     continue;
                 }
                 for (String part : a.posture().keySet()) {
                     String other = b.posture().get(part);
-                    if (other != null
-                            && !other.equals(a.posture().get(part))
-                            && overlap(pa.start(), pa.end(), pb.start(), pb.end())) {
+                    if (other != null && !other.equals(a.posture().get(part))) {
                         wrong("%s and %s want the %s in two ways at once", a.id(), b.id(), part);
                     }
                 }
@@ -249,11 +250,13 @@ public final class ScheduleCheck {
     }
 
     private void zones() {
-        for (Task a : tasks()) {
-            for (Task b : tasks()) {
-                ScheduledTask pa = at.get(a.id());
+        List<Task> tasks = tasks();
+        for (Task a : tasks) {
+            ScheduledTask pa = at.get(a.id());
+            int over = Math.max(pa.end(), pa.settled());
+            for (Task b : tasks) {
                 ScheduledTask pb = at.get(b.id());
-                if (a.id().equals(b.id()) || !open(pb) || pa.start() > pb.start()) {
+                if (pb.start() < pa.start() || pb.start() >= over || a.id().equals(b.id()) || !open(pb)) {
                     continue;
                 }
                 for (String zone : touched.get(b.id())) {

@@ -7,8 +7,10 @@ import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.RunState;
 import app.kemdro.core.run.Standing;
 import app.kemdro.core.run.StepState.Status;
+import app.kemdro.core.schedule.Confidence;
 import app.kemdro.core.schedule.Schedule;
 import app.kemdro.core.schedule.ScheduledTask;
+import java.time.LocalDateTime;
 import java.util.List;
 
 /**
@@ -42,6 +44,11 @@ public record RunNow(
     /** The order people have in mind. */
     public Schedule schedule() {
         return stands.schedule();
+    }
+
+    /** How sure the rest of it is, as it stands now. */
+    public Confidence confidence(LocalDateTime now) {
+        return Mornings.of(this, now);
     }
 
     RunNow planned(Schedule next, String missing) {

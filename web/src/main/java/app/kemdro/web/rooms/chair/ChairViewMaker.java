@@ -8,7 +8,6 @@ import app.kemdro.core.run.Chair;
 import app.kemdro.core.run.LiveFilm;
 import app.kemdro.core.run.StepState;
 import app.kemdro.core.run.StepState.Status;
-import app.kemdro.core.schedule.Confidence;
 import app.kemdro.core.schedule.Schedule;
 import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.core.schedule.Task.Mode;
@@ -36,7 +35,6 @@ final class ChairViewMaker {
     private static final int A_MINUTE = 60;
     private static final int SOON = 20;
     private static final int AHEAD = 3;
-    private static final int MORNINGS = 200;
     private static final int TO_SPARE = 8;
 
     private final RunNow standing;
@@ -94,8 +92,7 @@ final class ChairViewMaker {
         if (standing.run().endedAt() != null) {
             return "";
         }
-        Confidence confidence = Confidence.of(plan.network(), schedule, chair.progress(now), MORNINGS);
-        return "9 of 10: " + Words.ready(plan.clock(confidence.by(0.9)));
+        return "9 of 10: " + Words.ready(plan.clock(standing.confidence(now).by(0.9)));
     }
 
     private String room() {

@@ -3,7 +3,6 @@ package app.kemdro.web.rooms.floor;
 import app.kemdro.core.method.Technique.Effect;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
-import app.kemdro.core.run.Chair;
 import app.kemdro.core.run.StepState.Status;
 import app.kemdro.core.schedule.Confidence;
 import app.kemdro.web.parts.words.Words;
@@ -32,18 +31,14 @@ record FloorView(
         boolean ended,
         int done,
         int steps) {
-    private static final int MORNINGS = 200;
-
     static FloorView of(RunNow s, LocalDateTime now) {
         Plan plan = s.plan().with(s.schedule());
-        Confidence confidence =
-                Confidence.of(plan.network(), s.schedule(), new Chair(s.plan(), s.state()).progress(now), MORNINGS);
         long done = s.state().steps().values().stream()
                 .filter(x -> x.status() == Status.DONE || x.status() == Status.SKIPPED)
                 .count();
         int pace = s.run().isRehearsal() ? s.run().pace() : 1;
         boolean ended = s.run().endedAt() != null;
-        return of(plan, confidence, now, pace, doing(s, plan), rest(s, plan, now), ended, (int) done);
+        return of(plan, s.confidence(now), now, pace, doing(s, plan), rest(s, plan, now), ended, (int) done);
     }
 
     /** Before the performer sits down. */
