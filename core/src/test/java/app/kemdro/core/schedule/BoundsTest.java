@@ -1,0 +1,120 @@
+package app.kemdro.core.schedule;
+
+import static app.kemdro.core.schedule.Networks.INES;
+import static app.kemdro.core.schedule.Networks.PELL;
+import static app.kemdro.core.schedule.Networks.film;
+import static app.kemdro.core.schedule.Networks.lag;
+import static app.kemdro.core.schedule.Networks.of;
+import static app.kemdro.core.schedule.Networks.task;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.kemdro.core.schedule.Task.Mode;
+import app.kemdro.core.schedule.Task.Needs;
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+
+/** The least that is said to be possible, by hand. Whether it is ever too much is asked of a second solver, beside that. */
+class BoundsTest {
+    private static int least(TaskNetwork network) {
+        return Planner.trying(1).least(network);
+    }
+
+    private static Task lead(String id, int seconds, String zone) {
+        return new Task(id, seconds, Set.of(zone), Set.of(), Needs.LEAD, List.of(Mode.NOTHING));
+    }
+
+    /** 100 s of coat, 200 s until it is dry, 60 s of powder, which settles within 40. */
+    @Test
+    void aChainIsAsLongAsItsWorkAndItsWaits() {
+        List<Task> tasks =
+                List.of(film("coat", 100, 50, Mode.NEVER, 200, "a"), film("dust", 60, 0, Mode.NEVER, 40, "a"));
+        assertThat(least(of(tasks, List.of(lag("coat", "dust", Lag.Kind.SETTLED)), INES)))
+                .isEqualTo(400);
+        assertThat(least(of(tasks, List.of(lag("coat", "dust", Lag.Kind.USABLE)), INES)))
+                .isEqualTo(250);
+        assertThat(least(of(tasks, List.of(lag("coat", "dust", Lag.Kind.AFTER)), INES)))
+                .as("the coat itself is not worked into, and settles last")
+                .isEqualTo(300);
+    }
+
+    /** The dryer is held for 30 s and saves 150. */
+    @Test
+    void theQuickestOfTheWaysCounts() {
+        Task coat = new Task(
+                "coat",
+                100,
+                Set.of("a"),
+                Set.of(),
+                Needs.ANYONE,
+                List.of(new Mode(0, 200, Mode.NEVER, 200), new Mode(30, 50, Mode.NEVER, 50)));
+        TaskNetwork network =
+                of(List.of(coat, task("next", 10, "a")), List.of(lag("coat", "next", Lag.Kind.SETTLED)), INES);
+        assertThat(least(network)).isEqualTo(100 + 30 + 50 + 10);
+        assertThat(least(of(List.of(coat), List.of(), INES))).isEqualTo(180);
+    }
+
+    /** Ines takes 600 s, Pell a tenth longer. */
+    @Test
+    void theQuickestHandsCount() {
+        assertThat(least(of(List.of(task("a", 600, "a")), List.of(), PELL, INES)))
+                .isEqualTo(600);
+        assertThat(least(of(List.of(task("a", 600, "a")), List.of(), PELL))).isEqualTo(660);
+    }
+
+    @Test
+    void allWorkIsSharedByAllHandsAndLeadsWorkByLeads() {
+        List<Task> four = List.of(task("a", 600, "a"), task("b", 600, "b"), task("c", 600, "c"), task("d", 600, "d"));
+        assertThat(least(of(four, List.of(), INES))).isEqualTo(2400);
+        assertThat(least(of(four, List.of(), INES, PELL))).isEqualTo(1200);
+        List<Task> led = List.of(lead("a", 600, "a"), lead("b", 600, "b"), task("c", 60, "c"));
+        assertThat(least(of(led, List.of(), INES, PELL))).isEqualTo(1200);
+    }
+
+    /** Whatever a lead does last, 300 s have to pass behind it. */
+    @Test
+    void whatFollowsEveryLeadsStepComesOnTop() {
+        TaskNetwork network = of(
+                List.of(lead("a", 600, "a"), lead("b", 600, "b"), task("c", 300, "c"), task("d", 400, "d")),
+                List.of(lag("a", "c", Lag.Kind.SETTLED), lag("b", "d", Lag.Kind.SETTLED)),
+                INES,
+                PELL);
+        assertThat(least(network)).isEqualTo(1500);
+    }
+
+    /** 3 h of work need one break of 10 minutes, 6 h and a second two of them, the third being the meal. */
+    @Test
+    void breaksThatWorkCannotDoWithoutComeOnTop() {
+        assertThat(least(of(List.of(task("a", 5400, "a"), task("b", 5400, "b")), List.of(), INES)))
+                .isEqualTo(10_800 + 600);
+        List<Task> six = List.of(task("a", 7200, "a"), task("b", 7200, "b"), task("c", 7200, "c"), task("d", 1, "d"));
+        assertThat(least(of(six, List.of(), INES))).isEqualTo(21_601 + 600 + 600 + 1800);
+        assertThat(BreakRule.USUAL.within(7200)).isZero();
+        assertThat(BreakRule.USUAL.within(7201)).isEqualTo(600);
+        assertThat(BreakRule.USUAL.within(0)).isZero();
+    }
+
+    /** An hour of dressing touches the only place there is: nobody works meanwhile. Elsewhere they do. */
+    @Test
+    void whatHoldsEverythingStopsEverybody() {
+        Task dress = new Task("dress", 3600, Set.of(), Set.of("a", "b"), Needs.NOBODY, List.of(Mode.NOTHING));
+        assertThat(least(of(List.of(task("a", 600, "a"), task("b", 600, "b"), dress), List.of(), INES)))
+                .isEqualTo(4800);
+        assertThat(least(of(List.of(task("a", 600, "a"), task("b", 600, "c"), dress), List.of(), INES)))
+                .isEqualTo(3600);
+    }
+
+    @Test
+    void whatMayBeginLateOnlyIsReadyLate() {
+        TaskNetwork free = of(List.of(task("a", 600, "a")), List.of(), INES);
+        TaskNetwork pinned = new TaskNetwork(
+                free.tasks(),
+                free.lags(),
+                free.workers(),
+                1,
+                BreakRule.USUAL,
+                List.of(new Pin("a", 1000, Integer.MAX_VALUE, null)));
+        assertThat(least(pinned)).isEqualTo(1600);
+        assertThat(least(of(List.of(), List.of(), INES))).isZero();
+    }
+}
