@@ -6,22 +6,35 @@ import static app.kemdro.core.plan.Samples.brief;
 import static app.kemdro.core.plan.Samples.lead;
 import static app.kemdro.core.plan.Samples.planned;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.times;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
 
 import app.kemdro.core.layer.LayerRules;
 import app.kemdro.core.plan.LookPlanner;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.Samples;
+import app.kemdro.core.schedule.Lag;
+import app.kemdro.core.schedule.Outcome;
 import app.kemdro.core.schedule.Planner;
+import app.kemdro.core.schedule.Progress;
 import app.kemdro.core.schedule.Schedule;
 import app.kemdro.core.schedule.ScheduledTask;
+import app.kemdro.core.schedule.Task;
+import app.kemdro.core.schedule.TaskNetwork;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
+import org.mockito.ArgumentCaptor;
 
 class ReviewTest {
     private static final LookPlanner PLANNER = new LookPlanner(TRADE, LayerRules.standard(TRADE), Planner.trying(20));
+    private static final Plan GUM = planned(Samples.look(Samples.entry("foam-piece-gum", "nose")), brief(lead("Ines")));
     private static final Plan PLAN = planned(Samples.bellFounder(), brief(lead("Ines"), assistant("Pell")));
 
     /** The plan's own morning, in which this step takes so many times as long and everything after it waits. */
@@ -123,5 +136,74 @@ class ReviewTest {
 
     private static Schedule at(int ready) {
         return new Schedule(List.of(), List.of(), ready, 0);
+    }
+
+    /**
+     * What the planner is asked of a day on which one step was left out: without it, the others as long as they took. Where it
+     * finds nothing, windows that were missed on the day need not be kept, and their waits still are.
+     */
+    @Test
+    void whatIsAskedInHindsight() {
+        ScheduledTask glued = GUM.schedule().of(tied().from());
+        List<RunEvent> events = new ArrayList<>(List.of());
+        String left = GUM.schedule().placed().get(0).task();
+        int late = 7200;
+        for (ScheduledTask p : GUM.schedule().placed()) {
+            if (!p.task().equals(left)) {
+                int by = p.start() >= glued.end() ? late : 0;
+                String hands = p.worker() == null ? "" : p.worker();
+                events.add(new RunEvent.Start(
+                        new Stamp("s" + p.task(), GUM.clock(p.start() + by), hands), p.task(), p.mode(), false));
+                events.add(new RunEvent.Finish(new Stamp("f" + p.task(), GUM.clock(p.end() + by), hands), p.task()));
+            }
+        }
+        LookPlanner planner = mock(LookPlanner.class);
+        when(planner.again(any(), any(), any())).thenReturn(new Outcome.NoHands(left), new Outcome.Planned(at(4321)));
+        assertThat(Review.hindsight(GUM, RunState.of(events), planner)).hasValue(4321);
+        ArgumentCaptor<Plan> plans = ArgumentCaptor.forClass(Plan.class);
+        ArgumentCaptor<Progress> progress = ArgumentCaptor.forClass(Progress.class);
+        verify(planner, times(2)).again(plans.capture(), progress.capture(), any());
+        assertThat(progress.getValue().dropped()).containsExactly(left);
+        assertThat(progress.getValue().now()).isZero();
+        TaskNetwork strict = plans.getAllValues().get(0).network();
+        TaskNetwork forgiving = plans.getAllValues().get(1).network();
+        assertThat(strict.lags()).isEqualTo(GUM.network().lags());
+        assertThat(strict.task(left)).isEqualTo(GUM.network().task(left));
+        for (ScheduledTask p : GUM.schedule().placed()) {
+            if (!p.task().equals(left) && p.worker() != null) {
+                double seconds = strict.seconds(
+                                strict.task(p.task()), strict.task(p.task()).way(p.mode()), p.worker())
+                        + strict.task(p.task()).way(p.mode()).tool();
+                assertThat(seconds).as(p.task()).isCloseTo(p.end() - p.start(), within(2.0));
+            }
+        }
+        Lag was = tied();
+        assertThat(strict.task(was.from()).way(glued.mode()).closes()).isLessThan(Task.Mode.NEVER);
+        assertThat(forgiving.task(was.from()).way(glued.mode()).closes()).isEqualTo(Task.Mode.NEVER);
+        for (Lag lag : GUM.network().lags()) {
+            Lag then = forgiving.lags().get(GUM.network().lags().indexOf(lag));
+            boolean missed = lag.from().equals(was.from()) && lag.ties();
+            assertThat(then.from() + then.to() + then.because()).isEqualTo(lag.from() + lag.to() + lag.because());
+            if (missed) {
+                assertThat(then.within()).isNull();
+            } else if (GUM.schedule().of(lag.to()).start() < glued.end()) {
+                assertThat(then).isEqualTo(lag);
+            }
+        }
+        when(planner.again(any(), any(), any())).thenReturn(new Outcome.NoHands(left));
+        assertThat(Review.hindsight(GUM, RunState.of(events), planner)).isEmpty();
+    }
+
+    /** A glue that closes, and what is pressed into it. */
+    private static Lag tied() {
+        return GUM.network().lags().stream()
+                .filter(l -> l.kind() == Lag.Kind.USABLE)
+                .filter(l -> GUM.network()
+                                .task(l.from())
+                                .way(GUM.schedule().of(l.from()).mode())
+                                .closes()
+                        < Task.Mode.NEVER)
+                .findFirst()
+                .orElseThrow();
     }
 }
