@@ -31,7 +31,7 @@ public final class PlanningBench {
     private static final int MEASURED = 60;
 
     /** As in the application's plans: placements tried for a full and for a live plan. */
-    private static final int FULL = 80;
+    private static final int FULL = 200;
 
     private static final int LIVE = 40;
 

@@ -18,6 +18,7 @@ public final class Trade {
     private final Materials materials;
     private final Map<String, Technique> techniques;
     private final List<Rule> rules;
+    private final List<SenseOf> sense;
     private final Strata strata;
     private final List<Repair> repairs;
     private final Map<String, String> states;
@@ -31,7 +32,9 @@ public final class Trade {
             List<Rule> rules,
             Strata strata,
             List<Repair> repairs,
-            Map<String, String> states) {
+            Map<String, String> states,
+            List<SenseOf> sense) {
+        this.sense = sense;
         this.states = Map.copyOf(states);
         this.repairs = List.copyOf(repairs);
         this.body = body;
@@ -63,7 +66,8 @@ public final class Trade {
                 DataNode.resource("/trade/rules.yaml"),
                 DataNode.resource("/trade/strata.yaml"),
                 DataNode.resource("/trade/repairs.yaml"),
-                DataNode.resource("/trade/states.yaml"));
+                DataNode.resource("/trade/states.yaml"),
+                DataNode.resource("/trade/sense.yaml"));
     }
 
     public Body body() {
@@ -125,6 +129,11 @@ public final class Trade {
 
     public List<Rule> rules() {
         return rules;
+    }
+
+    /** What makes sense in an order, beyond what is a rule. */
+    public List<SenseOf> sense() {
+        return sense;
     }
 
     /** Other schools of the same family, in file order. */

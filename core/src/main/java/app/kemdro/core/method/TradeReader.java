@@ -13,7 +13,6 @@ import app.kemdro.core.method.Technique.Make;
 import app.kemdro.core.method.Technique.Profile;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -42,7 +41,8 @@ final class TradeReader {
             DataNode ruleFile,
             DataNode strataFile,
             DataNode repairFile,
-            DataNode stateFile) {
+            DataNode stateFile,
+            DataNode senseFile) {
         TradeReader reader = new TradeReader(body, materials);
         Strata strata = Strata.read(strataFile);
         Map<String, DataNode> nodes = DataFiles.entries(techniqueFiles);
@@ -50,15 +50,18 @@ final class TradeReader {
         nodes.forEach((id, node) -> techniques.add(reader.technique(id, likeAnother(id, node, nodes), strata)));
         reader.checkStates(techniques, nodes);
         Set<String> slots = techniques.stream().map(Technique::slot).collect(Collectors.toSet());
-        List<Rule> rules = ruleFile.items().stream()
-                .map(node -> new Rule(
-                        reader.pick(node.get("before"), slots, strata),
-                        reader.pick(node.get("after"), slots, strata),
-                        node.get("because").text()))
-                .toList();
+        List<Rule> rules = new RuleReader(slots, strata, given(techniques)).rules(ruleFile);
         List<Repair> repairs = new ArrayList<>();
         repairFile.entries().forEach((id, node) -> repairs.add(reader.repair(id, node, slots, strata)));
-        return new Trade(body, materials, techniques, rules, strata, repairs, reader.states(stateFile, techniques));
+        return new Trade(
+                body,
+                materials,
+                techniques,
+                rules,
+                strata,
+                repairs,
+                reader.states(stateFile, techniques),
+                SenseOf.read(senseFile));
     }
 
     /** Words of states that some technique gives or needs. */
@@ -345,27 +348,8 @@ final class TradeReader {
                 node.find("unless") == null ? null : node.get("unless").text());
     }
 
-    private Rule.Pick pick(DataNode node, Set<String> slots, Strata strata) {
-        node.onlyKeys(Set.of("slots", "regions", "not"));
-        Set<String> picked = new HashSet<>(node.words("slots"));
-        Set<String> except = new HashSet<>(node.words("not"));
-        Stream.concat(picked.stream(), except.stream())
-                .filter(s -> !slots.contains(s))
-                .findFirst()
-                .ifPresent(s -> {
-                    throw node.broken("no technique has the slot '" + s + "'");
-                });
-        if (picked.isEmpty()) {
-            slots.stream().filter(s -> !strata.level(s).block()).forEach(picked::add);
-        }
-        picked.removeAll(except);
-        return new Rule.Pick(picked, new HashSet<>(node.words("regions")));
-    }
-
     private void checkStates(List<Technique> techniques, Map<String, DataNode> nodes) {
-        Set<String> given = techniques.stream()
-                .flatMap(t -> Stream.concat(t.gives().stream(), t.givesAround().keySet().stream()))
-                .collect(Collectors.toSet());
+        Set<String> given = given(techniques);
         for (Technique technique : techniques) {
             for (Need need : technique.needs()) {
                 if (need.givenBy().stream().noneMatch(given::contains)) {
@@ -374,5 +358,11 @@ final class TradeReader {
                 }
             }
         }
+    }
+
+    private static Set<String> given(List<Technique> techniques) {
+        return techniques.stream()
+                .flatMap(t -> Stream.concat(t.gives().stream(), t.givesAround().keySet().stream()))
+                .collect(Collectors.toSet());
     }
 }

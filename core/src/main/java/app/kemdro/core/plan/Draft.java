@@ -23,6 +23,7 @@ import java.util.stream.Collectors;
 /**
  * A look turned into steps, before any of them has a time.
  *
+ * @param unkept rules of the trade that this look, or a wish, turns round
  * @param problems what stands in the way of planning it; then there are no steps
  */
 record Draft(
@@ -30,6 +31,7 @@ record Draft(
         Composition composition,
         List<Expanded> steps,
         List<Lag> lags,
+        List<RulesKept.Unkept> unkept,
         Wishes wishes,
         Map<String, Stack> stacks,
         List<Problem> problems) {

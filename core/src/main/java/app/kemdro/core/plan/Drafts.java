@@ -10,7 +10,7 @@ import app.kemdro.core.schedule.Lag;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Stream;
+import java.util.Optional;
 
 /** Turns looks into drafts: completes them, lays them out in steps, says what must come before what and what lies on what. */
 final class Drafts {
@@ -42,13 +42,16 @@ final class Drafts {
         Composition composition = new Composition(problems.isEmpty() ? look : Look.EMPTY, brief, trade);
         problems.addAll(composition.problems());
         List<Expanded> steps = problems.isEmpty() ? expand(composition, brief, problems) : List.of();
-        List<Lag> lags = problems.isEmpty() ? new Precedence(trade, composition, steps).lags() : List.of();
         Wishes wishes =
                 new Wishes(look.wishes(), steps.stream().map(Expanded::step).toList(), brief);
+        Optional<Precedence> order = problems.isEmpty()
+                ? Optional.of(new Precedence(trade, composition, steps, wishes.lags()))
+                : Optional.empty();
         problems.addAll(wishes.problems(steps));
-        lags = Stream.concat(lags.stream(), wishes.lags().stream()).toList();
+        List<Lag> lags = order.map(Precedence::lags).orElse(List.of());
+        List<RulesKept.Unkept> unkept = order.map(Precedence::unkept).orElse(List.of());
         Map<String, Stack> stacks = problems.isEmpty() ? Layering.of(steps, lags, brief, trade, rules) : Map.of();
-        return new Draft(brief, composition, steps, lags, wishes, stacks, problems);
+        return new Draft(brief, composition, steps, lags, unkept, wishes, stacks, problems);
     }
 
     private List<Expanded> expand(Composition composition, Brief brief, List<Problem> problems) {

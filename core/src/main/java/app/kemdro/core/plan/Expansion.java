@@ -17,6 +17,7 @@ import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Composition.Entry;
 import app.kemdro.core.schedule.Task;
 import app.kemdro.core.schedule.Task.Mode;
+import app.kemdro.core.schedule.Trait;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashMap;
@@ -171,8 +172,26 @@ final class Expansion {
                         template,
                         modes.stream()
                                 .map(m -> fromFirstStroke(m, laying, follow))
-                                .toList()));
+                                .toList()),
+                trait(entry, template, coat, zones, everything));
         return new Expanded(entry, step, task, coat, each, sections(modes.get(0), laying, follow));
+    }
+
+    private Trait trait(Entry entry, StepTemplate template, int coat, List<String> zones, boolean everything) {
+        Set<String> left = new TreeSet<>();
+        zones.forEach(z -> left.add(z.compareTo(body.mirror(z)) <= 0 ? z : body.mirror(z)));
+        boolean oneSided = zones.stream().noneMatch(z -> zones.contains(body.mirror(z)));
+        return new Trait(
+                entry.id(),
+                oneSided && !everything ? entry.technique().id() + "/" + template.id() + "#" + coat + left : "",
+                template.material() == null ? "" : template.material(),
+                everything
+                        ? -1
+                        : zones.stream()
+                                .mapToInt(z -> body.rows().indexOf(body.zone(z).row()))
+                                .min()
+                                .orElse(-1),
+                template.sets() != null && entry.technique().is(Role.IN_THE_EYE));
     }
 
     private DryingTimes drying(Setting setting, Ground ground, Blow blow) {

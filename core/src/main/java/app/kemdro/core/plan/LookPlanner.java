@@ -44,10 +44,10 @@ public final class LookPlanner {
     public LookPlanner(Trade trade, LayerRules rules, Planner planner) {
         this.trade = trade;
         this.rules = rules;
-        this.planner = planner;
+        this.planner = planner.minding(SenseOfTrade.weights(trade));
         this.drafts = new Drafts(trade, rules);
         this.notes = new PlanNotes(trade);
-        this.kept = new KeptPlans(planner, notes);
+        this.kept = new KeptPlans(this.planner, notes);
         this.whyNot = new WhyNot(planner);
         this.clash = new WishClash(trade, drafts);
     }

@@ -1,5 +1,6 @@
 package app.kemdro.core.plan;
 
+import app.kemdro.core.body.Capitals;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.method.StepTemplate;
 import app.kemdro.core.method.Trade;
@@ -42,7 +43,8 @@ final class PlanNotes {
                         notes(draft.composition(), draft.brief()),
                         draft.wishes().notes(),
                         sections(draft),
-                        worksThrough(draft, network))
+                        worksThrough(draft, network),
+                        turnedRound(draft))
                 .flatMap(List::stream)
                 .toList();
     }
@@ -109,6 +111,22 @@ final class PlanNotes {
                                 every / 60),
                 "Breaks fall before and after it. Divide it over several entries, or rest in the middle of it.",
                 step.step().zones());
+    }
+
+    /** Rules of the trade that a wish, or what the look needs, turns round. */
+    private static List<Problem> turnedRound(Draft draft) {
+        return draft.unkept().stream()
+                .map(u -> Problem.note(
+                        "%s begins before %s is finished. %s"
+                                .formatted(
+                                        u.after().technique().name(),
+                                        Capitals.low(u.before().technique().name()),
+                                        u.rule().because()),
+                        !draft.wishes().lags().isEmpty()
+                                ? "A wish of yours, or what the look needs, has it so: drop the wish in Order, or leave it."
+                                : "What the look needs has it so: take one of both out, or leave it.",
+                        u.after().zones()))
+                .toList();
     }
 
     /** Steps whose film closes before all of it is laid. */

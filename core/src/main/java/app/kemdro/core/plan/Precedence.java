@@ -5,24 +5,18 @@ import app.kemdro.core.body.Capitals;
 import app.kemdro.core.body.Zone;
 import app.kemdro.core.method.Need;
 import app.kemdro.core.method.Role;
-import app.kemdro.core.method.Rule;
 import app.kemdro.core.method.StepTemplate;
 import app.kemdro.core.method.StepTemplate.Begins;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Composition.Entry;
 import app.kemdro.core.plan.Expansion.Expanded;
 import app.kemdro.core.schedule.Lag;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.Deque;
-import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
@@ -34,55 +28,33 @@ final class Precedence {
     private final Body body;
     private final Composition composition;
     private final Map<String, List<Expanded>> byEntry;
-    private final Map<String, Set<String>> regions;
-    private final Map<String, Lag> lags = new LinkedHashMap<>();
-    private final Map<String, List<String>> after = new HashMap<>();
+    private final Links links = new Links();
+    private final List<RulesKept.Unkept> unkept;
 
-    Precedence(Trade trade, Composition composition, List<Expanded> steps) {
+    Precedence(Trade trade, Composition composition, List<Expanded> steps, List<Lag> wished) {
         this.trade = trade;
         this.body = trade.body();
         this.composition = composition;
         this.byEntry = steps.stream()
                 .collect(Collectors.groupingBy(e -> e.entry().id(), LinkedHashMap::new, Collectors.toList()));
-        this.regions = composition.entries().stream()
-                .collect(Collectors.toMap(
-                        Entry::id,
-                        e -> e.zones().stream().map(z -> body.zone(z).region()).collect(Collectors.toSet())));
         byEntry.values().forEach(this::within);
         composition.entries().forEach(this::states);
         List<Entry> laid = composition.entries().stream()
                 .filter(e -> !trade.strata().level(e.technique().slot()).block())
                 .toList();
         laid.forEach(e -> over(e, laid));
-        trade.rules().forEach(this::rule);
+        wished.forEach(l -> links.add(l.from(), l.to(), l.kind(), l.within(), l.because()));
+        unkept = new RulesKept(trade, composition, byEntry, links).keep();
         strata(laid);
     }
 
     List<Lag> lags() {
-        return List.copyOf(lags.values());
+        return links.lags();
     }
 
-    private void add(String from, String to, Lag.Kind kind, @Nullable Integer within, String because) {
-        if (lags.putIfAbsent(key(from, to), new Lag(from, to, kind, within, because)) == null) {
-            after.computeIfAbsent(from, k -> new ArrayList<>()).add(to);
-        }
-    }
-
-    /** Whether one step comes before another by what is known so far. */
-    private boolean leads(String from, String to) {
-        Set<String> seen = new HashSet<>(Set.of(from));
-        Deque<String> open = new ArrayDeque<>(seen);
-        while (!open.isEmpty()) {
-            for (String next : after.getOrDefault(open.pop(), List.of())) {
-                if (next.equals(to)) {
-                    return true;
-                }
-                if (seen.add(next)) {
-                    open.push(next);
-                }
-            }
-        }
-        return false;
+    /** Rules of the trade that this look turns round. */
+    List<RulesKept.Unkept> unkept() {
+        return unkept;
     }
 
     /** Steps of one technique follow one another, each in the way its template says. */
@@ -91,7 +63,7 @@ final class Precedence {
             Expanded step = steps.get(k);
             StepTemplate template = step.step().template();
             for (Expanded before : predecessors(steps, k)) {
-                add(
+                links.add(
                         before.step().id(),
                         step.step().id(),
                         kind(template.begins(), before),
@@ -179,7 +151,7 @@ final class Precedence {
                     }
                     List<Expanded> giving = onZone(giver, zone);
                     Expanded last = giving.get(giving.size() - 1);
-                    add(
+                    links.add(
                             last.step().id(),
                             needing.step().id(),
                             Lag.Kind.SETTLED,
@@ -260,7 +232,8 @@ final class Precedence {
                                     && height(e) > height(lower)
                                     && !e.technique().between())
                             .forEach(e -> working(e, zone).stream().findFirst().ifPresent(s -> {
-                                if (!leads(s.step().id(), mine.get(0).step().id())) {
+                                if (!links.leads(
+                                        s.step().id(), mine.get(0).step().id())) {
                                     settled(
                                             mine.get(mine.size() - 1),
                                             s,
@@ -277,7 +250,7 @@ final class Precedence {
     }
 
     private void settled(Expanded from, Expanded to, String because) {
-        add(from.step().id(), to.step().id(), Lag.Kind.SETTLED, null, because);
+        links.add(from.step().id(), to.step().id(), Lag.Kind.SETTLED, null, because);
     }
 
     /** What is left open on a zone is decided by the kinds of work, from the body outwards; alike kinds as they were asked for. */
@@ -304,54 +277,10 @@ final class Precedence {
         Expanded first = above.get(0);
         String from = last.step().id();
         String to = first.step().id();
-        if (!leads(from, to) && !leads(to, from)) {
+        if (!links.leads(from, to) && !links.leads(to, from)) {
             String because =
                     trade.strata().level(last.entry().technique().slot()).because();
             settled(last, first, Capitals.low(because.substring(0, because.length() - 1)));
         }
-    }
-
-    private void rule(Rule rule) {
-        List<Entry> first = composition.entries().stream()
-                .filter(e -> fits(rule.before(), e))
-                .toList();
-        List<Entry> second = composition.entries().stream()
-                .filter(e -> fits(rule.after(), e))
-                .toList();
-        for (Entry before : first) {
-            for (Entry after : second) {
-                if (!after.technique().slot().equals(before.technique().slot())) {
-                    ends(before).forEach(e -> starts(after).forEach(s -> settled(e, s, rule.because())));
-                }
-            }
-        }
-    }
-
-    private boolean fits(Rule.Pick pick, Entry entry) {
-        return pick.fits(entry.technique(), regions.getOrDefault(entry.id(), Set.of()));
-    }
-
-    /** Steps that nothing of the same entry follows. */
-    private List<Expanded> ends(Entry entry) {
-        List<Expanded> all = byEntry.getOrDefault(entry.id(), List.of());
-        return all.stream()
-                .filter(e -> all.stream().noneMatch(o -> joined(e, o)))
-                .toList();
-    }
-
-    /** Steps that follow nothing of the same entry. */
-    private List<Expanded> starts(Entry entry) {
-        List<Expanded> all = byEntry.getOrDefault(entry.id(), List.of());
-        return all.stream()
-                .filter(e -> all.stream().noneMatch(o -> joined(o, e)))
-                .toList();
-    }
-
-    private boolean joined(Expanded from, Expanded to) {
-        return lags.containsKey(key(from.step().id(), to.step().id()));
-    }
-
-    private static String key(String from, String to) {
-        return from + " > " + to;
     }
 }

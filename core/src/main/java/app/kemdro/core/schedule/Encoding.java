@@ -9,13 +9,15 @@ import java.util.Arrays;
  * @param mode which way to settle, by task
  * @param gap seconds of work before each break
  * @param spare seconds by which a lead must be quicker to be given what anyone can do, by task; below 0 the lead is preferred
+ * @param from second before which a task is not begun though it could be, by task
  */
-record Encoding(double[] priority, int[] mode, int[] gap, int[] spare) {
+record Encoding(double[] priority, int[] mode, int[] gap, int[] spare, int[] from) {
     Encoding copy() {
         return new Encoding(
                 Arrays.copyOf(priority, priority.length),
                 Arrays.copyOf(mode, mode.length),
                 Arrays.copyOf(gap, gap.length),
-                Arrays.copyOf(spare, spare.length));
+                Arrays.copyOf(spare, spare.length),
+                Arrays.copyOf(from, from.length));
     }
 }

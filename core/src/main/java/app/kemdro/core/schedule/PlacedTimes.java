@@ -3,6 +3,7 @@ package app.kemdro.core.schedule;
 import app.kemdro.core.schedule.IndexedNetwork.Arc;
 import app.kemdro.core.schedule.Task.Mode;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 
 /** What a placement has come to: when all is ready, what it costs, what makes it so late, and the schedule it is. */
@@ -83,6 +84,32 @@ final class PlacedTimes {
                 || helper[j] >= 0 && helper[j] == hands[i];
     }
 
+    /** How long before being ready each task must begin at the latest, if hands and places go on in the order they have now, seconds. */
+    double[] urgency() {
+        int ready = ready();
+        Integer[] order = new Integer[net.n];
+        for (int i = 0; i < net.n; i++) {
+            order[i] = i;
+        }
+        Arrays.sort(order, (a, b) -> Integer.compare(start[b], start[a]));
+        double[] result = new double[net.n];
+        for (int i : order) {
+            int latest = net.workedInto[i] ? 0 : placement.settled(i) - end[i];
+            for (Arc arc : net.after[i]) {
+                latest = Math.max(latest, (int) result[arc.to()] + placement.leastFrom(arc));
+            }
+            for (int j = 0; j < net.n; j++) {
+                if (start[j] >= end[i]
+                        && j != i
+                        && (sharesHands(i, j) || net.shares[i][j] || net.tasks[i].otherPosture(net.tasks[j]))) {
+                    latest = Math.max(latest, (int) result[j]);
+                }
+            }
+            result[i] = latest + end[i] - start[i];
+        }
+        return result;
+    }
+
     /** Gaps that let each break begin as soon as the last work before it ends. */
     int[] tightGaps() {
         int[] gaps = placement.gaps().clone();
@@ -106,17 +133,24 @@ final class PlacedTimes {
     /** What this placement costs: being ready late most, missed windows more, then late starts, use of the tool and of a second pair of hands. */
     long cost() {
         long starts = 0;
-        long late = 0;
         long tool = 0;
         for (int i = 0; i < net.n; i++) {
             starts += start[i];
-            late += Math.min(20L * missed[i], RECOAT) + 20L * overdue[i];
             if (!net.fixed[i]) {
                 Mode how = net.tasks[i].modes().get(mode[i]);
                 tool += how.tool() + (how.helped() ? end[i] - start[i] : 0);
             }
         }
-        return (ready() + late) * SerialPlacement.SECOND + starts / Math.max(1, net.n) * 10 + tool;
+        return lateness() * SerialPlacement.SECOND + starts / Math.max(1, net.n) * 10 + tool;
+    }
+
+    /** The second of being ready, and later by what was missed. */
+    long lateness() {
+        long late = 0;
+        for (int i = 0; i < net.n; i++) {
+            late += Math.min(20L * missed[i], RECOAT) + 20L * overdue[i];
+        }
+        return ready() + late;
     }
 
     /** The pinned task that begins latest after the second it should have, or −1. */

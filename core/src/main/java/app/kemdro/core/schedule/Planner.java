@@ -6,9 +6,12 @@ import app.kemdro.core.schedule.Outcome.Planned;
 import app.kemdro.core.schedule.Outcome.Ring;
 import app.kemdro.core.schedule.Outcome.TooLate;
 import java.util.Arrays;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.SplittableRandom;
+import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -20,6 +23,9 @@ public final class Planner {
 
     /** In the middle of things an order is changed only where that saves at least so much, seconds (judgement). */
     private static final int WORTH_A_CHANGE = 90;
+
+    /** Before it begins, an order that people have in mind is left for one that is ready so much sooner, seconds (judgement). */
+    private static final int WORTH_ANOTHER = 59;
 
     /** What is ready no later than this after it was thought to be is looked at less hard, seconds. */
     private static final int AS_THOUGHT = 30;
@@ -33,10 +39,15 @@ public final class Planner {
     /** By so many seconds a placement may be worse and still be gone on from, at first. */
     private static final int WORSE = 120;
 
-    private final int attempts;
+    /** The same for sense, seconds that one would give. */
+    private static final int CALM = 30;
 
-    private Planner(int attempts) {
+    private final int attempts;
+    private final SenseWeights weights;
+
+    private Planner(int attempts, SenseWeights weights) {
         this.attempts = attempts;
+        this.weights = weights;
     }
 
     /** Tries this many placements. */
@@ -44,12 +55,17 @@ public final class Planner {
         if (attempts < 1) {
             throw new IllegalArgumentException("At least one placement must be tried");
         }
-        return new Planner(attempts);
+        return new Planner(attempts, SenseWeights.NONE);
+    }
+
+    /** The same that, of orders that are ready as soon, looks for one that makes more sense by these weights. */
+    public Planner minding(SenseWeights sense) {
+        return new Planner(attempts, sense);
     }
 
     /** Tries ten times as many placements. */
     public Planner harder() {
-        return new Planner(attempts * 10);
+        return new Planner(attempts * 10, weights);
     }
 
     /** No schedule of this network can be ready before this second; a quick bound, not a proof of much. */
@@ -106,8 +122,8 @@ public final class Planner {
             return new Planned(kept.get());
         }
         int tries = follow && late <= AS_THOUGHT ? attempts / 4 : attempts;
-        Outcome found = new Search(layout, Math.max(1, tries * LARGE / Math.max(LARGE, layout.n))).run(before);
-        int worth = underWay ? WORTH_A_CHANGE : 0;
+        Outcome found = new Search(layout, Math.max(1, tries * LARGE / Math.max(LARGE, layout.n)), weights).run(before);
+        int worth = underWay ? WORTH_A_CHANGE : WORTH_ANOTHER;
         return kept.isPresent()
                         && !(found instanceof Planned p
                                 && p.schedule().ready() < kept.get().ready() - worth)
@@ -124,12 +140,16 @@ public final class Planner {
         private final int[] free;
         private Encoding best;
         private long bestCost = Long.MAX_VALUE;
+        private final Sense sense;
+        private final boolean minds;
         private int stuckAt = -1;
         private boolean stuckForHands;
 
-        Search(IndexedNetwork net, int attempts) {
+        Search(IndexedNetwork net, int attempts, SenseWeights weights) {
             this.net = net;
             this.attempts = attempts;
+            this.sense = new Sense(net.network, weights);
+            this.minds = !weights.of().isEmpty();
             this.placement = new SerialPlacement(net);
             this.times = new PlacedTimes(placement);
             this.free = java.util.stream.IntStream.range(0, net.n)
@@ -147,6 +167,7 @@ public final class Planner {
                     attempt(tightened(start));
                 }
             }
+            sweep();
             Encoding current = best;
             long currentCost = bestCost;
             List<Integer> chain = chainOf(current);
@@ -154,11 +175,15 @@ public final class Planner {
                 Encoding next = changed(current, chain);
                 long cost = attempt(next);
                 if (cost < currentCost) {
-                    Encoding tight = tightened(next);
-                    long tightCost = attempt(tight);
-                    if (tightCost < cost) {
-                        next = tight;
-                        cost = tightCost;
+                    for (UnaryOperator<Encoding> better :
+                            List.<UnaryOperator<Encoding>>of(this::urgent, this::tightened)) {
+                        placement.place(next);
+                        Encoding other = better.apply(next);
+                        long otherCost = attempt(other);
+                        if (otherCost < cost) {
+                            next = other;
+                            cost = otherCost;
+                        }
                     }
                 }
                 // a little worse is let through, less and less, so that the search does not stay in a corner
@@ -175,12 +200,22 @@ public final class Planner {
                 return stuckForHands ? new NoHands(task) : new NoWindow(task);
             }
             calm();
+            if (minds) {
+                calmer();
+            }
             placement.place(best);
             int late = times.latest();
             if (late >= 0 && net.progress.now() == 0) {
                 return new TooLate(net.tasks[late].id(), times.overdue(late));
             }
             return new Planned(times.schedule(net.bounds.leastReady()));
+        }
+
+        /** The same with what is most urgent in the order as it is going first. */
+        private Encoding urgent(Encoding genes) {
+            Encoding urgent = genes.copy();
+            System.arraycopy(times.urgency(), 0, urgent.priority(), 0, net.n);
+            return urgent;
         }
 
         /** The same with breaks that begin as soon as hands are free before them. */
@@ -206,6 +241,70 @@ public final class Planner {
             return cost;
         }
 
+        /** Tries every way of every task once, of those first that make it ready so late, and no more of them than placements may be tried. */
+        private void sweep() {
+            Set<Integer> tasks = new LinkedHashSet<>(chainOf(best));
+            Arrays.stream(free).forEach(tasks::add);
+            int left = attempts;
+            for (int i : tasks) {
+                for (int way : net.ways[i]) {
+                    if (best.mode()[i] != way && left-- > 0) {
+                        Encoding other = best.copy();
+                        other.mode()[i] = way;
+                        attempt(other);
+                    }
+                }
+            }
+        }
+
+        /** Looks among orders that are ready as soon for one that makes more sense. */
+        private void calmer() {
+            placement.place(best);
+            long latest = times.lateness();
+            long currentCost = sense(best, latest);
+            long least = currentCost;
+            Encoding current = best;
+            int[] wanted = sense.later(placement);
+            for (int k = 0; k < attempts && free.length > 0; k++) {
+                Encoding next = rearranged(current, wanted);
+                long cost = sense(next, latest);
+                long worse = (long) (CALM * random.nextDouble() * (attempts - k) / attempts);
+                if (cost < least) {
+                    least = cost;
+                    best = next.copy();
+                }
+                if (cost < currentCost + worse || cost <= currentCost) {
+                    current = next;
+                    currentCost = cost;
+                    wanted = sense.later(placement);
+                }
+            }
+        }
+
+        /** What this costs of sense, or as much as can be where it is ready later than it may be. */
+        private long sense(Encoding genes, long latest) {
+            return placement.place(genes) && times.lateness() <= latest
+                    ? sense.cost(placement, times.ready())
+                    : Long.MAX_VALUE / 2;
+        }
+
+        /** One task beside another it belongs to, later where the rest of its work is later, or as soon as it can be again. */
+        private Encoding rearranged(Encoding from, int[] wanted) {
+            Encoding next = from.copy();
+            int i = free[random.nextInt(free.length)];
+            int[] late = Arrays.stream(free).filter(k -> wanted[k] > 0).toArray();
+            switch (random.nextInt(6)) {
+                case 0, 1, 2 -> {
+                    int j = late.length > 0 ? late[random.nextInt(late.length)] : i;
+                    next.from()[j] = wanted[j];
+                }
+                case 3 -> next.from()[i] = 0;
+                case 4 -> next.priority()[i] = next.priority()[free[random.nextInt(free.length)]] + 1;
+                default -> next.spare()[i] = SPARE * (random.nextInt(5) - 2);
+            }
+            return next;
+        }
+
         /** Takes tool and help away wherever they save nothing. */
         private void calm() {
             for (int i : free) {
@@ -229,7 +328,7 @@ public final class Planner {
                         : net.ways[i][0];
             }
             int every = net.network.breaks().every();
-            return new Encoding(priority, modes, filled(net.bounds.mostRests(), every), spare.clone());
+            return new Encoding(priority, modes, filled(net.bounds.mostRests(), every), spare.clone(), new int[net.n]);
         }
 
         private static int[] filled(int length, int value) {

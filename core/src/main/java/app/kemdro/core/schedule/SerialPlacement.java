@@ -35,7 +35,7 @@ final class SerialPlacement {
     private final Timeline[] toolLine;
     private final Timeline[] postureLine;
     final RestsLaid rests;
-    private Encoding genes = new Encoding(new double[0], new int[0], new int[0], new int[0]);
+    private Encoding genes = new Encoding(new double[0], new int[0], new int[0], new int[0], new int[0]);
     private int chosenWorker;
     private int chosenHelper;
     private int chosenTool;
@@ -140,7 +140,7 @@ final class SerialPlacement {
             }
             mode[i] = genes.mode()[i];
             Mode how = net.tasks[i].modes().get(mode[i]);
-            int from = Math.max(floor[i], net.release[i]);
+            int from = Math.max(Math.max(floor[i], net.release[i]), genes.from()[i]);
             for (Arc arc : net.before[i]) {
                 from = Math.max(from, end[arc.from()] + leastFrom(arc));
             }
@@ -175,10 +175,13 @@ final class SerialPlacement {
 
     /** Seconds after the end of the earlier task at which the later may begin. */
     int leastFrom(Arc arc) {
-        int from = arc.from();
+        return leastFrom(arc.from(), arc.lag());
+    }
+
+    int leastFrom(int from, Lag lag) {
         return net.fixed[from]
-                ? arc.lag().opens(net.past[from]) - net.past[from].end()
-                : arc.lag().least(net.tasks[from].modes().get(mode[from]));
+                ? lag.opens(net.past[from]) - net.past[from].end()
+                : lag.least(net.tasks[from].modes().get(mode[from]));
     }
 
     private int limit(Arc arc) {

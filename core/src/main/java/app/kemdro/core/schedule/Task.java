@@ -14,6 +14,7 @@ import java.util.Set;
  * @param needs whose hands it takes
  * @param posture how the one who is worked on keeps each part meanwhile, where it matters, as "closed" for "eyes"
  * @param modes ways to do it and to let it settle, at least one; the first is the one by one pair of hands without a tool
+ * @param trait what an artist sees in it
  */
 public record Task(
         String id,
@@ -22,10 +23,23 @@ public record Task(
         Set<String> holds,
         Map<String, String> posture,
         Needs needs,
-        List<Mode> modes) {
+        List<Mode> modes,
+        Trait trait) {
     /** A task for which it does not matter how anybody sits. */
     public Task(String id, int work, Set<String> zones, Set<String> holds, Needs needs, List<Mode> modes) {
         this(id, work, zones, holds, Map.of(), needs, modes);
+    }
+
+    /** A task in which nothing more is seen. */
+    public Task(
+            String id,
+            int work,
+            Set<String> zones,
+            Set<String> holds,
+            Map<String, String> posture,
+            Needs needs,
+            List<Mode> modes) {
+        this(id, work, zones, holds, posture, needs, modes, Trait.NONE);
     }
 
     public Task {
@@ -43,18 +57,18 @@ public record Task(
 
     /** The same under another name. */
     public Task called(String other) {
-        return new Task(other, work, zones, holds, posture, needs, modes);
+        return new Task(other, work, zones, holds, posture, needs, modes, trait);
     }
 
     /** The same with as much work as it takes in one of its ways, seconds for hands of pace 1 that do it in that way. */
     public Task lasting(int seconds, Mode mode) {
         int alone = (int) Math.round(seconds / (mode.helped() ? mode.together() : 1));
-        return new Task(id, Math.max(1, alone), zones, holds, posture, needs, modes);
+        return new Task(id, Math.max(1, alone), zones, holds, posture, needs, modes, trait);
     }
 
     /** The same, done in these ways. */
     public Task in(List<Mode> others) {
-        return new Task(id, work, zones, holds, posture, needs, others);
+        return new Task(id, work, zones, holds, posture, needs, others, trait);
     }
 
     /** The same, that can be worked into for as long as one likes. */
@@ -66,7 +80,8 @@ public record Task(
                 holds,
                 posture,
                 needs,
-                modes.stream().map(Mode::neverClosing).toList());
+                modes.stream().map(Mode::neverClosing).toList(),
+                trait);
     }
 
     /** The way of this number, or the last where there are not so many. */

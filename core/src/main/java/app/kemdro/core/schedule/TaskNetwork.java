@@ -61,7 +61,8 @@ public record TaskNetwork(
                 .append(new TreeSet<>(t.holds()))
                 .append(new TreeMap<>(t.posture()))
                 .append(t.needs())
-                .append(t.modes()));
+                .append(t.modes())
+                .append(t.trait()));
         lags.stream()
                 .map(l -> l.from() + l.to() + l.kind() + l.within())
                 .sorted()

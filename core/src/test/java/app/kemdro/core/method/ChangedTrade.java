@@ -28,7 +28,8 @@ public final class ChangedTrade {
                 DataNode.resource("/trade/rules.yaml"),
                 DataNode.resource("/trade/strata.yaml"),
                 DataNode.resource("/trade/repairs.yaml"),
-                DataNode.resource("/trade/states.yaml"));
+                DataNode.resource("/trade/states.yaml"),
+                DataNode.resource("/trade/sense.yaml"));
     }
 
     private static DataNode resource(String name) {

@@ -135,7 +135,8 @@ class TradeTest {
                         rules,
                         strata(),
                         DataNode.read("repairs.yaml", new StringReader("{}")),
-                        DataNode.read("states.yaml", new StringReader("{}"))))
+                        DataNode.read("states.yaml", new StringReader("{}")),
+                        DataNode.read("sense.yaml", new StringReader("{}"))))
                 .isInstanceOf(BrokenFile.class);
         for (String part : says) {
             thrown.hasMessageContaining(part);

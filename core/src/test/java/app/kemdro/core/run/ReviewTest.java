@@ -21,6 +21,7 @@ import app.kemdro.core.schedule.Lag;
 import app.kemdro.core.schedule.Outcome;
 import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.schedule.Progress;
+import app.kemdro.core.schedule.Rest;
 import app.kemdro.core.schedule.Schedule;
 import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.core.schedule.Task;
@@ -68,6 +69,10 @@ class ReviewTest {
             events.add(new RunEvent.Start(
                     new Stamp("s" + events.size(), PLAN.clock(p.start()), hands), p.task(), p.mode(), false));
             events.add(new RunEvent.Finish(new Stamp("f" + events.size(), PLAN.clock(p.end()), hands), p.task()));
+        }
+        for (Rest rest : PLAN.schedule().rests()) {
+            events.add(new RunEvent.Break(new Stamp("b" + rest.start(), PLAN.clock(rest.start()), "Ines")));
+            events.add(new RunEvent.Back(new Stamp("k" + rest.start(), PLAN.clock(rest.end()), "Ines")));
         }
         return events;
     }

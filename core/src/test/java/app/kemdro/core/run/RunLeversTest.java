@@ -14,6 +14,7 @@ import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.plan.Samples;
 import app.kemdro.core.run.RunLevers.Lever;
 import app.kemdro.core.schedule.Planner;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -196,7 +197,7 @@ class RunLeversTest {
         assertThat(LEVERS.together(List.of(joins.get(0), joins.get(0)), standing, m.at(NOW)))
                 .isEmpty();
         assertThat(LEVERS.together(List.of(), standing, m.at(NOW))).isEmpty();
-        Lever none = new Lever("nobody knows", -10_000, 0, "", List.of(dropOfLast(m.plan())));
+        Lever none = new Lever("nobody knows", -10_000, 0, "", List.of(dropOfLongest(m.plan())));
         Lever worst = new Lever("a hand", -10_000, 0, "", joins.get(0).acts());
         assertThat(LEVERS.together(List.of(none, worst), standing, m.at(NOW))).hasValueSatisfying(pair -> {
             assertThat(pair.acts()).hasSize(2);
@@ -208,10 +209,13 @@ class RunLeversTest {
                 .isEmpty();
     }
 
-    private static RunEvent.Reshaping dropOfLast(Plan plan) {
+    /** What takes longest of all that has not begun and that nothing else needs. */
+    private static RunEvent.Reshaping dropOfLongest(Plan plan) {
         String entry = plan.steps().stream()
-                .filter(s -> !s.implied())
-                .reduce((a, b) -> b)
+                .filter(s -> !s.implied()
+                        && Set.of("texture", "lids", "mottle")
+                                .contains(s.technique().slot()))
+                .max(Comparator.comparingInt(s -> plan.network().task(s.id()).work()))
                 .orElseThrow()
                 .entryId();
         return new RunEvent.Drop(new Stamp("", plan.clock(NOW), ""), entry, "test");

@@ -42,7 +42,7 @@ import org.springframework.util.function.SingletonSupplier;
 @Service
 public class Plans {
     /** Placements tried: as many as fit in a tenth of a second for a job of 80 steps on a small machine. */
-    private static final int FULL = 80;
+    private static final int FULL = 200;
 
     private static final int THOROUGH = 800;
     private static final int LIVE = 40;

@@ -36,7 +36,7 @@ public final class ColdCasting {
                         + "creases, soot around the eyes, dull cracked metal hands, no hair, no brows.",
                 new Brief(
                         call,
-                        Optional.of(call.minusMinutes(160)),
+                        Optional.of(call.minusMinutes(165)),
                         new Performer("Tomas Brandvik", 183, 84, 57, Set.of("resin-gum"), Brows.THICK, Hair.SHORT),
                         List.of(hands("Ines", Skill.LEAD, call), hands("Pell", Skill.ASSISTANT, call)),
                         new Room(21, 45, 1),

@@ -1,0 +1,59 @@
+package app.kemdro.core.method;
+
+import app.kemdro.core.datafile.DataNode;
+import app.kemdro.core.material.MaterialRole;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/** Turns the file of rules into values, and complains by line about what cannot be meant. */
+final class RuleReader {
+    private final Set<String> slots;
+    private final Strata strata;
+    private final Set<String> states;
+
+    /** Of a trade with these kinds of work, of which some technique leaves these states. */
+    RuleReader(Set<String> slots, Strata strata, Set<String> states) {
+        this.slots = slots;
+        this.strata = strata;
+        this.states = states;
+    }
+
+    List<Rule> rules(DataNode file) {
+        return file.items().stream().map(this::rule).toList();
+    }
+
+    private Rule rule(DataNode node) {
+        node.onlyKeys(Set.of("before", "after", "near", "because"));
+        return new Rule(
+                pick(node.get("before")),
+                pick(node.get("after")),
+                node.find("near") == null
+                        ? Rule.Near.ANYWHERE
+                        : node.get("near").choice(Rule.Near.class),
+                node.get("because").text());
+    }
+
+    private Rule.Pick pick(DataNode node) {
+        node.onlyKeys(Set.of("slots", "regions", "not", "gives", "lays"));
+        Set<String> picked = new HashSet<>(node.words("slots"));
+        Set<String> except = new HashSet<>(node.words("not"));
+        Stream.concat(picked.stream(), except.stream())
+                .filter(s -> !slots.contains(s))
+                .findFirst()
+                .ifPresent(s -> {
+                    throw node.broken("no technique has the slot '" + s + "'");
+                });
+        Set<String> gives = new HashSet<>(node.words("gives"));
+        gives.stream().filter(s -> !states.contains(s)).findFirst().ifPresent(s -> {
+            throw node.broken("no technique gives the state '" + s + "'");
+        });
+        if (picked.isEmpty()) {
+            slots.stream().filter(s -> !strata.level(s).block()).forEach(picked::add);
+        }
+        picked.removeAll(except);
+        return new Rule.Pick(
+                picked, new HashSet<>(node.words("regions")), gives, node.choices("lays", MaterialRole.class));
+    }
+}
