@@ -8,10 +8,11 @@ import java.util.Set;
  * Something that goes against an artist's sense in an order.
  *
  * @param term what it is called in the data
+ * @param says how it is said how much of it there is, after the number
  * @param free minutes of each stretch that are nothing to speak of
  * @param weight minutes that a further minute of it is worth, or that one time of it is
  */
-public record SenseOf(String term, double free, double weight, String because) {
+public record SenseOf(String term, String says, double free, double weight, String because) {
     private static final int MOST_MINUTES = 60;
 
     static List<SenseOf> read(DataNode file) {
@@ -21,9 +22,10 @@ public record SenseOf(String term, double free, double weight, String because) {
     }
 
     private static SenseOf of(String term, DataNode node) {
-        node.onlyKeys(Set.of("free", "weight", "because"));
+        node.onlyKeys(Set.of("says", "free", "weight", "because"));
         return new SenseOf(
                 term,
+                node.get("says").text(),
                 node.number("free", 0, 0, MOST_MINUTES),
                 node.number("weight", 0, 0, MOST_MINUTES),
                 node.get("because").text());

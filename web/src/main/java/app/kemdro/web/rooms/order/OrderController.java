@@ -104,6 +104,7 @@ class OrderController {
             model.addAttribute("crew", p.brief().crew());
             model.addAttribute("certainties", certainties(p, confidence));
             model.addAttribute("risks", risks(p, confidence));
+            model.addAttribute("against", SenseWords.of(p, trade));
         });
         model.addAttribute("wishes", wishes(job));
         model.addAttribute("canTakeBack", plans.canTakeBack(job));

@@ -9,13 +9,16 @@ import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.schedule.ScheduleCheck;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.web.AsLead;
 import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.plan.Plans;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -204,5 +207,24 @@ class OrderRoomTest {
         Plan after = plans.of(jobs.get(job.id())).plan().orElseThrow();
         assertThat(after.schedule().placed()).isEqualTo(before.schedule().placed());
         assertThat(after.chairIn()).isEqualTo(before.chairIn());
+    }
+
+    /** What goes against sense is said beside the order, with as many changes as its steps have, counted here once more. */
+    @Test
+    void whatGoesAgainstSenseIsSaid() throws Exception {
+        Job job = DemoJobs.called("Orrin Vask", jobs);
+        Plan plan = plans.of(job).plan().orElseThrow();
+        Map<String, String> inHand = new HashMap<>();
+        int changes = 0;
+        for (ScheduledTask p : plan.schedule().placed()) {
+            if (p.worker() != null) {
+                String next = plan.step(p.task()).material().map(m -> m.id()).orElse("");
+                String before = inHand.put(p.worker(), next);
+                changes += before != null && !next.isEmpty() && !next.equals(before) ? 1 : 0;
+            }
+        }
+        assertThat(changes).isGreaterThan(10);
+        String page = new AsLead(mvc).get("/jobs/" + job.id() + "/order");
+        assertThat(page).contains("Against an artist's sense", changes + " times something else is taken up");
     }
 }
