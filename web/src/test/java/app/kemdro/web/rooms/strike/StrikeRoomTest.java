@@ -33,7 +33,7 @@ class StrikeRoomTest {
         String page = get("/jobs/2/strike").getContentAsString(StandardCharsets.UTF_8);
         assertThat(page)
                 .contains("It comes off in ")
-                .contains("is booked for 2 h 40 before the call")
+                .contains("is booked for 2 h 45 before the call")
                 .contains("Flood water-borne acrylic adhesive with adhesive remover for acrylics")
                 .contains("soaks 4 min")
                 .contains("latex bald cap")
