@@ -18,6 +18,7 @@ import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.plan.Plans;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -226,5 +227,28 @@ class OrderRoomTest {
         assertThat(changes).isGreaterThan(10);
         String page = new AsLead(mvc).get("/jobs/" + job.id() + "/order");
         assertThat(page).contains("Against an artist's sense", changes + " times something else is taken up");
+    }
+
+    /** Where it is only that somebody is busy, the trade's own reason stands first. */
+    @Test
+    void theTradesReasonComesBeforeWhoseHands() {
+        Job job = DemoJobs.called("Orrin Vask", jobs);
+        Plan plan = plans.of(job).plan().orElseThrow();
+        List<OrderModel.Step> busy = OrderModel.of(plan, trade).steps().stream()
+                .filter(s -> s.why().matches("(?s).* is at “.*” until .*"))
+                .toList();
+        assertThat(busy).isNotEmpty();
+        assertThat(busy)
+                .filteredOn(s -> plan.network().lags().stream()
+                        .anyMatch(l -> l.to().equals(s.id())
+                                && !plan.step(l.from())
+                                        .entryId()
+                                        .equals(plan.step(s.id()).entryId())))
+                .isNotEmpty()
+                .allSatisfy(s -> assertThat(plan.network().lags())
+                        .filteredOn(l -> l.to().equals(s.id()))
+                        .anyMatch(l -> s.why()
+                                .toLowerCase(Locale.ROOT)
+                                .startsWith(l.because().toLowerCase(Locale.ROOT))));
     }
 }
