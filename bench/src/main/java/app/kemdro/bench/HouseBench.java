@@ -11,7 +11,6 @@ import java.util.regex.Pattern;
 /** A department of five thousand jobs, as one lead asks for its pages and as ten chairs are pressed. */
 public final class HouseBench {
     private static final int ROUNDS = 20;
-    private static final int CHAIRS = 10;
     private static final Pattern ON_SHELF = Pattern.compile("href=\"/jobs/(\\d+)/look\"");
 
     private final Visitor lead;
@@ -38,7 +37,6 @@ public final class HouseBench {
             Thread.sleep(500);
         }
         System.out.printf("every job read for finding after another %.0f s%n", (System.nanoTime() - from) / 1e9);
-        List<String> coming = on("/shelf");
         // only the camera test was held; what is found first was not opened before
         List<String> held = some("camera+test", 90, 90);
         List<String> found = some("sprue", 2002, 148);
@@ -57,7 +55,7 @@ public final class HouseBench {
         time("book of one performer's day, first time", k -> "/jobs/" + held.get(k) + "/book");
         time("book of one performer's day, again", k -> "/jobs/" + held.get(0) + "/book");
         time("people", k -> "/people");
-        press(coming.subList(0, Math.min(CHAIRS, coming.size())));
+        press(LiveBench.jobs(lead));
     }
 
     /** Jobs by the number in their name, from one on, with so many between them. */
@@ -100,14 +98,15 @@ public final class HouseBench {
     }
 
     /** Each chair begins, then presses in turn with the others. */
-    private void press(List<String> jobs) throws IOException, InterruptedException {
-        for (String job : jobs) {
+    private void press(List<Long> jobs) throws IOException, InterruptedException {
+        for (long job : jobs) {
             lead.post("/jobs/" + job + "/chair/begin", "application/x-www-form-urlencoded", "");
         }
         List<Double> times = new ArrayList<>();
         int kept = 0;
         for (int round = 0; round < ROUNDS; round++) {
-            for (String job : jobs) {
+            for (long made : jobs) {
+                String job = Long.toString(made);
                 Visitor.Press press = lead.next(job);
                 long from = System.nanoTime();
                 int status =

@@ -74,7 +74,7 @@ public final class LiveBench {
     }
 
     /** Copies of the bell-founder. */
-    private static List<Long> jobs(Visitor lead) throws IOException, InterruptedException {
+    static List<Long> jobs(Visitor lead) throws IOException, InterruptedException {
         List<Long> jobs = new ArrayList<>();
         for (int k = 0; k < CHAIRS; k++) {
             HttpResponse<String> made = lead.post("/jobs/2/again", "application/x-www-form-urlencoded", "");
