@@ -18,6 +18,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -33,6 +34,7 @@ class ExactProverTest {
     private static final Duration AT_MOST = Duration.ofSeconds(300);
     private static final Path OPTIMA = Path.of("src", "test", "resources", "optima.csv");
     private static final Duration A_MOMENT = Duration.ofSeconds(10);
+    private static final int BESIDE = 4;
     private static final int DEAD_ENDS = 4000;
 
     private static Proof prove(TaskNetwork network, Optional<Schedule> known) {
@@ -88,25 +90,30 @@ class ExactProverTest {
                 .hasSizeGreaterThan(2);
     }
 
-    /** So many networks that both solvers solved in a moment, each to the same optimum, by a schedule that is sound. */
+    /** The first so many networks that both solvers solved in a moment, each to the same optimum, by a schedule that is sound. */
     private static List<Schedule> agreed(int many, long from, LongFunction<TaskNetwork> drawn) {
-        Map<Long, Schedule> agreed = new ConcurrentSkipListMap<>();
-        LongStream.range(from, from + 100)
-                .parallel()
-                .filter(seed -> agreed.size() < many)
-                .forEach(seed -> {
-                    TaskNetwork network = drawn.apply(seed);
-                    Proof proof = PROVER.prove(network, planned(network), A_MOMENT, () -> false);
-                    OptionalInt second = proof.isBest() ? second(network, proof) : OptionalInt.empty();
-                    if (second.isPresent()) {
-                        Schedule found = proof.schedule().orElseThrow();
-                        assertThat(ScheduleCheck.problems(network, found)).isEmpty();
-                        assertThat(found.ready()).as("seed " + seed).isEqualTo(second.getAsInt());
-                        agreed.put(seed, found);
-                    }
-                });
+        List<Schedule> agreed = new ArrayList<>();
+        for (long seed = from; agreed.size() < many && seed < from + 100; seed += BESIDE) {
+            agreed.addAll(LongStream.range(seed, seed + BESIDE)
+                    .parallel()
+                    .boxed()
+                    .flatMap(s -> agreed(s, drawn.apply(s)).stream())
+                    .toList());
+        }
         assertThat(agreed).hasSizeGreaterThanOrEqualTo(many);
-        return List.copyOf(agreed.values());
+        return agreed.subList(0, many);
+    }
+
+    private static Optional<Schedule> agreed(long seed, TaskNetwork network) {
+        Proof proof = PROVER.prove(network, planned(network), A_MOMENT, () -> false);
+        OptionalInt second = proof.isBest() ? second(network, proof) : OptionalInt.empty();
+        if (second.isEmpty()) {
+            return Optional.empty();
+        }
+        Schedule found = proof.schedule().orElseThrow();
+        assertThat(ScheduleCheck.problems(network, found)).isEmpty();
+        assertThat(found.ready()).as("seed " + seed).isEqualTo(second.getAsInt());
+        return Optional.of(found);
     }
 
     private static OptionalInt second(TaskNetwork network, Proof proof) {

@@ -1,5 +1,6 @@
 package app.kemdro.core.plan;
 
+import app.kemdro.core.method.SenseOf;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.schedule.SenseWeights;
 import app.kemdro.core.schedule.SenseWeights.Term;
@@ -20,10 +21,15 @@ public final class SenseOfTrade {
     public static SenseWeights weights(Trade trade) {
         Map<Term, Weight> weights = new EnumMap<>(Term.class);
         trade.sense().forEach(s -> {
-            Term term = Term.valueOf(s.term().toUpperCase(Locale.ROOT));
+            Term term = term(s);
             weights.put(
                     term, new Weight((int) Math.round(s.free() * 60), term.isCounted() ? s.weight() * 60 : s.weight()));
         });
         return new SenseWeights(weights);
+    }
+
+    /** What is counted under this name. */
+    public static Term term(SenseOf sense) {
+        return Term.valueOf(sense.term().toUpperCase(Locale.ROOT));
     }
 }

@@ -38,16 +38,14 @@ final class OrderSearch {
     private final int[] free;
     private Encoding best;
     private long bestCost = Long.MAX_VALUE;
-    private final Sense sense;
-    private final boolean minds;
+    private final SenseWeights weights;
     private int stuckAt = -1;
     private boolean stuckForHands;
 
     OrderSearch(IndexedNetwork net, int attempts, SenseWeights weights) {
         this.net = net;
         this.attempts = attempts;
-        this.sense = new Sense(net.network, weights);
-        this.minds = !weights.of().isEmpty();
+        this.weights = weights;
         this.placement = new SerialPlacement(net);
         this.times = new PlacedTimes(placement);
         this.free = java.util.stream.IntStream.range(0, net.n)
@@ -97,8 +95,8 @@ final class OrderSearch {
             return stuckForHands ? new NoHands(task) : new NoWindow(task);
         }
         calm();
-        if (minds) {
-            calmer();
+        if (!weights.of().isEmpty()) {
+            calmer(new Sense(net.network, weights));
         }
         placement.place(best);
         int late = times.latest();
@@ -155,16 +153,16 @@ final class OrderSearch {
     }
 
     /** Looks among orders that are ready as soon for one that makes more sense. */
-    private void calmer() {
+    private void calmer(Sense sense) {
         placement.place(best);
         long latest = times.lateness();
-        long currentCost = sense(best, latest);
+        long currentCost = sense.cost(placement, times.ready());
         long least = currentCost;
         Encoding current = best;
         int[] wanted = sense.later(placement);
         for (int k = 0; k < attempts && free.length > 0; k++) {
             Encoding next = rearranged(current, wanted);
-            long cost = sense(next, latest);
+            long cost = cost(sense, next, latest);
             long worse = (long) (CALM * random.nextDouble() * (attempts - k) / attempts);
             if (cost < least) {
                 least = cost;
@@ -179,10 +177,10 @@ final class OrderSearch {
     }
 
     /** What this costs of sense, or as much as can be where it is ready later than it may be. */
-    private long sense(Encoding genes, long latest) {
+    private long cost(Sense sense, Encoding genes, long latest) {
         return placement.place(genes) && times.lateness() <= latest
                 ? sense.cost(placement, times.ready())
-                : Long.MAX_VALUE / 2;
+                : Long.MAX_VALUE;
     }
 
     /** One task beside another it belongs to, later where the rest of its work is later, or as soon as it can be again. */

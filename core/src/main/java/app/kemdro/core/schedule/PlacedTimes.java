@@ -86,7 +86,6 @@ final class PlacedTimes {
 
     /** How long before being ready each task must begin at the latest, if hands and places go on in the order they have now, seconds. */
     double[] urgency() {
-        int ready = ready();
         Integer[] order = new Integer[net.n];
         for (int i = 0; i < net.n; i++) {
             order[i] = i;

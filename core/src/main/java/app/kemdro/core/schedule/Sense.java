@@ -107,7 +107,7 @@ public final class Sense {
             int k = term.ordinal();
             found.add(new Found(
                     term,
-                    (int) count.amount[k],
+                    count.amount[k],
                     count.cost[k],
                     count.worst[k] < 0
                             ? ""
@@ -166,7 +166,7 @@ public final class Sense {
         private final boolean[] there;
         private final List<Rest> rests;
         private final int ready;
-        private final double[] amount = new double[Term.values().length];
+        private final int[] amount = new int[Term.values().length];
         private final double[] cost = new double[amount.length];
         private final int[] worst = new int[amount.length];
         private final double[] most = new double[amount.length];

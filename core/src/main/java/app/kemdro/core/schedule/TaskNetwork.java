@@ -51,7 +51,10 @@ public record TaskNetwork(
         }
     }
 
-    /** The same for the same network and another for any other, whatever order sets are walked in. */
+    /**
+     * The same for the same network and another for any other, whatever order sets are walked in. Traits are left out: what is
+     * proven of being ready does not hang on them.
+     */
     public String fingerprint() {
         StringBuilder text = new StringBuilder();
         tasks.forEach(t -> text.append(t.id())
@@ -61,8 +64,7 @@ public record TaskNetwork(
                 .append(new TreeSet<>(t.holds()))
                 .append(new TreeMap<>(t.posture()))
                 .append(t.needs())
-                .append(t.modes())
-                .append(t.trait()));
+                .append(t.modes()));
         lags.stream()
                 .map(l -> l.from() + l.to() + l.kind() + l.within())
                 .sorted()

@@ -6,8 +6,10 @@ import app.kemdro.core.method.Trade;
 import app.kemdro.core.schedule.ScheduledTask;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.BiPredicate;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 
@@ -37,7 +39,8 @@ final class MustsOfOrder {
             "lids",
             "reinforce");
     private static final Set<String> FORMS = Set.of("piece", "build", "rigid", "patch", "edge", "beard");
-    private static final Set<String> NOTHING_BITTEN = Set.of("teeth", "nails");
+    private static final Set<String> FACE = Set.of("face");
+    private static final BiPredicate<PlannedStep, PlannedStep> ANYWHERE = (a, b) -> true;
     private static final Set<String> LAST =
             Set.of("gloss", "blood", "loose", "prop", "spray", "teeth", "nails", "lens-late", "wig");
 
@@ -60,92 +63,64 @@ final class MustsOfOrder {
     }
 
     private void read() {
-        before("O1", slot("prepare").and(on(HEAD)), s -> isGlue(s) && on(HEAD).test(s), false);
+        Predicate<PlannedStep> glue = s -> kind(s, "adhesive");
+        Predicate<PlannedStep> latex = s -> kind(s, "latex");
+        Predicate<PlannedStep> guards = s -> s.technique().gives().contains("hair-guarded")
+                || s.technique().gives().contains("brow-blocked");
+        Predicate<PlannedStep> form = slot(FORMS);
+        Predicate<PlannedStep> colour = slot(COLOUR);
+        before("O1", slot("prepare").and(on(HEAD)), glue.and(on(HEAD)), ANYWHERE);
         before(
                 "O2",
                 slot("hair"),
-                s -> Set.of("cap", "wig", "piece", "build", "rigid", "edge", "beard", "patch", "barrier")
-                                .contains(s.technique().slot())
-                        || COLOUR.contains(s.technique().slot()),
-                true);
+                slot("cap", "wig", "piece", "build", "rigid", "edge", "beard", "patch", "barrier")
+                        .or(colour),
+                this::touching);
         before(
                 "O3",
-                s -> s.technique().gives().contains("hair-guarded")
-                        || s.technique().gives().contains("brow-blocked"),
-                s -> (isGlue(s) || isLatex(s))
-                        && !Set.of("brow", "barrier", "hair", "cap")
-                                .contains(s.technique().slot()),
-                true);
-        before("O4", slot("cap"), s -> FORMS.contains(s.technique().slot()), true);
-        before(
-                "O5",
-                slot("brow"),
-                s -> FORMS.contains(s.technique().slot())
-                        || COLOUR.contains(s.technique().slot()),
-                true);
-        before("O7", slot("under-colour"), slot("piece"), true);
-        before("O9", s -> FORMS.contains(s.technique().slot()), slot("base"), false, true);
-        before(
-                "O10",
-                slot("edge"),
-                s -> Set.of("base", "shade", "wash", "mottle")
-                        .contains(s.technique().slot()),
-                true);
-        before(
-                "O12",
-                s -> s.technique().slot().equals("hair-colour"),
-                s -> Set.of("lids", "lids-early", "lens", "lens-late", "lashes")
-                        .contains(s.technique().slot()),
-                false);
+                guards,
+                glue.or(latex).and(slot("brow", "barrier", "hair", "cap").negate()),
+                this::touching);
+        before("O4", slot("cap"), form, this::touching);
+        before("O5", slot("brow"), form.or(colour), this::touching);
+        before("O7", slot("under-colour"), slot("piece"), this::touching);
+        before("O9", form, slot("base"), MustsOfOrder::shared);
+        before("O10", slot("edge"), slot("base", "shade", "wash", "mottle"), this::touching);
+        before("O12", slot("hair-colour"), slot("lids", "lids-early", "lens", "lens-late", "lashes"), ANYWHERE);
         before(
                 "O16",
                 slot("base").and(on(Set.of("face", "neck"))),
-                slot("texture").and(on(Set.of("face"))),
-                false);
-        before(
-                "O16b",
-                s -> slot("texture").test(s) && on(Set.of("face")).test(s),
-                s -> Set.of("lens-late", "lashes", "gloss", "blood")
-                        .contains(s.technique().slot()),
-                false);
+                slot("texture").and(on(FACE)),
+                ANYWHERE);
+        before("O16b", slot("texture").and(on(FACE)), slot("lens-late", "lashes", "gloss", "blood"), ANYWHERE);
         before(
                 "O17",
-                s -> Set.of("base", "shade", "mottle", "wash", "line", "ground", "underpaint", "correct")
-                                .contains(s.technique().slot())
-                        && on(Set.of("face")).test(s),
+                slot("base", "shade", "mottle", "wash", "line", "ground", "underpaint", "correct")
+                        .and(on(FACE)),
                 slot("lids"),
-                false);
-        before("O18", slot("base").and(on(Set.of("face"))), slot("lips"), false);
-        before(
-                "O19",
-                s -> Set.of("lens", "lens-late").contains(s.technique().slot()),
-                slot("lashes").or(slot("nails")),
-                false);
-        before("O20", s -> Set.of("lids", "lids-early").contains(s.technique().slot()), slot("lashes"), false);
-        before(
-                "O23",
-                slot("costume"),
-                s -> NOTHING_BITTEN.contains(s.technique().slot()),
-                false);
-        before("O24", slot("teeth"), s -> slot("blood").test(s) && onAny(s, "mouth"), false);
-        before("O25", slot("nails"), s -> COLOUR.contains(s.technique().slot()) && onlyOn(s, "hands"), false);
+                ANYWHERE);
+        before("O18", slot("base").and(on(FACE)), slot("lips"), ANYWHERE);
+        before("O19", slot("lens", "lens-late"), slot("lashes", "nails"), ANYWHERE);
+        before("O20", slot("lids", "lids-early"), slot("lashes"), ANYWHERE);
+        before("O23", slot("costume"), slot("teeth", "nails"), ANYWHERE);
+        before("O24", slot("teeth"), slot("blood").and(s -> onAny(s, "mouth")), ANYWHERE);
+        before("O25", slot("nails"), colour.and(s -> onlyOn(s, "hands")), ANYWHERE);
         before(
                 "O26",
-                s -> on(Set.of("head", "face")).test(s)
-                        && !LAST.contains(s.technique().slot())
-                        && !Set.of("check", "costume").contains(s.technique().slot()),
+                on(Set.of("head", "face"))
+                        .and(slot(LAST).or(slot("check", "costume")).negate()),
                 slot("costume"),
-                false);
-        before(
-                "O27",
-                slot("wig").or(slot("spray")).or(slot("hair-colour")),
-                s -> Set.of("gloss", "blood", "loose").contains(s.technique().slot()),
-                false);
-        before("O28", s -> !slot("check").test(s), slot("check"), false);
+                ANYWHERE);
+        before("O27", slot("wig", "spray", "hair-colour"), slot("gloss", "blood", "loose"), ANYWHERE);
+        before("O28", slot("check").negate(), slot("check"), ANYWHERE);
     }
 
-    private static Predicate<PlannedStep> slot(String slot) {
-        return s -> s.technique().slot().equals(slot);
+    private static Predicate<PlannedStep> slot(String... slots) {
+        return slot(Set.of(slots));
+    }
+
+    private static Predicate<PlannedStep> slot(Set<String> slots) {
+        return s -> slots.contains(s.technique().slot());
     }
 
     private Predicate<PlannedStep> on(Set<String> regions) {
@@ -165,14 +140,6 @@ final class MustsOfOrder {
         return Stream.of(s.zones(), s.formZones()).flatMap(Collection::stream);
     }
 
-    private static boolean isGlue(PlannedStep s) {
-        return kind(s, "adhesive");
-    }
-
-    private static boolean isLatex(PlannedStep s) {
-        return kind(s, "latex");
-    }
-
     private static boolean kind(PlannedStep s, String kind) {
         return s.material().map(Material::kind).filter(kind::equals).isPresent();
     }
@@ -187,24 +154,15 @@ final class MustsOfOrder {
         return zones(a).anyMatch(x -> zones(b).anyMatch(x::equals));
     }
 
-    private void before(String must, Predicate<PlannedStep> first, Predicate<PlannedStep> second, boolean touching) {
-        before(must, first, second, touching, false);
-    }
-
     private void before(
             String must,
             Predicate<PlannedStep> first,
             Predicate<PlannedStep> second,
-            boolean touching,
-            boolean sameZone) {
-        Set<String> said = new java.util.HashSet<>();
+            BiPredicate<PlannedStep, PlannedStep> near) {
+        Set<String> said = new HashSet<>();
         for (PlannedStep a : plan.steps()) {
             for (PlannedStep b : plan.steps()) {
-                if (a.entryId().equals(b.entryId())
-                        || !first.test(a)
-                        || !second.test(b)
-                        || touching && !touching(a, b)
-                        || sameZone && !shared(a, b)) {
+                if (a.entryId().equals(b.entryId()) || !first.test(a) || !second.test(b) || !near.test(a, b)) {
                     continue;
                 }
                 ScheduledTask pa = plan.schedule().of(a.id());

@@ -89,21 +89,11 @@ class ConfidenceTest {
     @Test
     void whatIsOverIsAsItWasAndWhatRunsEndsNotBeforeNow() {
         TaskNetwork network = of(List.of(task("a", 1000, "a"), task("b", 1000, "b")), List.of(), INES);
-        Progress over = new Progress(
-                2000, List.of(plain("a", "Ines", 0, 1000), plain("b", "Ines", 1000, 1000)), List.of(), List.of());
-        Confidence past = Confidence.of(
-                network,
-                new Schedule(List.of(plain("a", "Ines", 0, 1000), plain("b", "Ines", 1000, 1000)), List.of(), 2000, 0),
-                over,
-                500);
+        List<ScheduledTask> both = List.of(plain("a", "Ines", 0, 1000), plain("b", "Ines", 1000, 1000));
+        Schedule schedule = new Schedule(both, List.of(), 2000, 0);
+        Confidence past = Confidence.of(network, schedule, new Progress(2000, both, List.of(), List.of()), 500);
         assertThat(past.ready()).containsOnly(2000);
-        Progress runs = new Progress(
-                1900, List.of(plain("a", "Ines", 0, 1000), plain("b", "Ines", 1000, 1000)), List.of(), List.of());
-        Confidence soon = Confidence.of(
-                network,
-                new Schedule(List.of(plain("a", "Ines", 0, 1000), plain("b", "Ines", 1000, 1000)), List.of(), 2000, 0),
-                runs,
-                4001);
+        Confidence soon = Confidence.of(network, schedule, new Progress(1900, both, List.of(), List.of()), 4001);
         assertThat(soon.by(0)).isEqualTo(1900);
         assertThat(soon.by(0.5)).isBetween(1960, 2010);
     }

@@ -48,6 +48,10 @@ class SenseTest {
         return new TaskNetwork(tasks, List.of(lags), List.of(INES, PELL), 0, BreakRule.USUAL);
     }
 
+    private static Found found(Term term, TaskNetwork network, int ready, ScheduledTask... placed) {
+        return found(term, network, List.of(), ready, placed);
+    }
+
     private static Found found(Term term, TaskNetwork network, List<Rest> rests, int ready, ScheduledTask... placed) {
         return new Sense(network, WEIGHTS)
                 .of(new Schedule(List.of(placed), rests, ready, 0)).stream()
@@ -68,11 +72,11 @@ class SenseTest {
                         task("dust", 100, "nose", Mode.NOTHING, work("brow"))),
                 new Lag("coat", "dust", Lag.Kind.SETTLED, null, "dry"));
         ScheduledTask coat = new ScheduledTask("coat", "Ines", 0, 0, 100, 300, Mode.NEVER, 300, 0);
-        assertThat(found(Term.TORN, network, List.of(), 1100, coat, plain("dust", "Ines", 1000, 100)))
+        assertThat(found(Term.TORN, network, 1100, coat, plain("dust", "Ines", 1000, 100)))
                 .isEqualTo(new Found(Term.TORN, 520, 520, "dust"));
         assertThat(found(Term.TORN, network, List.of(new Rest(400, 600)), 1100, coat, plain("dust", "Ines", 1000, 100)))
                 .isEqualTo(new Found(Term.TORN, 320, 320, "dust"));
-        assertThat(found(Term.TORN, network, List.of(), 580, coat, plain("dust", "Ines", 480, 100)))
+        assertThat(found(Term.TORN, network, 580, coat, plain("dust", "Ines", 480, 100)))
                 .isEqualTo(new Found(Term.TORN, 0, 0, ""));
     }
 
@@ -84,13 +88,7 @@ class SenseTest {
                         task("coat", 100, "nose", Mode.NOTHING, work("brow")),
                         task("dust", 100, "nose", Mode.NOTHING, work("base"))),
                 new Lag("coat", "dust", Lag.Kind.END, null, "it comes later"));
-        assertThat(found(
-                                Term.TORN,
-                                network,
-                                List.of(),
-                                5100,
-                                plain("coat", "Ines", 0, 100),
-                                plain("dust", "Ines", 5000, 100))
+        assertThat(found(Term.TORN, network, 5100, plain("coat", "Ines", 0, 100), plain("dust", "Ines", 5000, 100))
                         .amount())
                 .isZero();
     }
@@ -100,21 +98,9 @@ class SenseTest {
         TaskNetwork network = network(List.of(
                 task("left", 100, "cheek-left", Mode.NOTHING, twin("press")),
                 task("right", 100, "cheek-right", Mode.NOTHING, twin("press"))));
-        assertThat(found(
-                        Term.TWINS,
-                        network,
-                        List.of(),
-                        900,
-                        plain("right", "Ines", 0, 100),
-                        plain("left", "Pell", 800, 100)))
+        assertThat(found(Term.TWINS, network, 900, plain("right", "Ines", 0, 100), plain("left", "Pell", 800, 100)))
                 .isEqualTo(new Found(Term.TWINS, 400, 400, "left"));
-        assertThat(found(
-                                Term.TWINS,
-                                network,
-                                List.of(),
-                                900,
-                                plain("left", "Ines", 0, 100),
-                                plain("right", "Pell", 0, 100))
+        assertThat(found(Term.TWINS, network, 900, plain("left", "Ines", 0, 100), plain("right", "Pell", 0, 100))
                         .amount())
                 .isZero();
     }
@@ -135,36 +121,29 @@ class SenseTest {
             plain("d", "Ines", 300, 100),
             plain("e", "Pell", 150, 100)
         };
-        assertThat(found(Term.CHANGES, network, List.of(), 400, placed)).isEqualTo(new Found(Term.CHANGES, 2, 60, "c"));
-        assertThat(found(Term.FLOW, network, List.of(), 400, placed)).isEqualTo(new Found(Term.FLOW, 1, 20, "c"));
+        assertThat(found(Term.CHANGES, network, 400, placed)).isEqualTo(new Found(Term.CHANGES, 2, 60, "c"));
+        assertThat(found(Term.FLOW, network, 400, placed)).isEqualTo(new Found(Term.FLOW, 1, 20, "c"));
     }
 
-    @Test
-    void otherHandsThatGoOnAreCountedAndHelpIsNot() {
+    /** A cap that Ines begins and Pell goes on with at this second. */
+    private static Found takenOver(int second) {
         TaskNetwork network = network(List.of(
                 task("a", 100, "a", Mode.NOTHING, work("cap")),
                 task("b", 100, "b", Mode.NOTHING, work("cap")),
                 task("c", 100, "c", Mode.NOTHING, work("cap"))));
-        assertThat(found(
-                        Term.HANDOVERS,
-                        network,
-                        List.of(),
-                        300,
-                        plain("a", "Ines", 0, 100),
-                        plain("b", "Pell", 100, 100),
-                        plain("c", "Pell", 200, 100)))
-                .isEqualTo(new Found(Term.HANDOVERS, 1, 60, "b"));
-        assertThat(found(
-                                Term.HANDOVERS,
-                                network,
-                                List.of(),
-                                300,
-                                plain("a", "Ines", 0, 100),
-                                plain("b", "Pell", 50, 100),
-                                plain("c", "Pell", 200, 100))
-                        .amount())
-                .as("side by side nobody takes over")
-                .isZero();
+        return found(
+                Term.HANDOVERS,
+                network,
+                300,
+                plain("a", "Ines", 0, 100),
+                plain("b", "Pell", second, 100),
+                plain("c", "Pell", 200, 100));
+    }
+
+    @Test
+    void otherHandsThatGoOnAreCountedAndHelpIsNot() {
+        assertThat(takenOver(100)).isEqualTo(new Found(Term.HANDOVERS, 1, 60, "b"));
+        assertThat(takenOver(50).amount()).as("side by side nobody takes over").isZero();
     }
 
     @Test
@@ -172,13 +151,7 @@ class SenseTest {
         TaskNetwork network = network(List.of(
                 task("lens", 100, "eye-left", Mode.NOTHING, new Trait("", "", "", 3, true)),
                 task("base", 100, "nose", Mode.NOTHING, Trait.NONE)));
-        assertThat(found(
-                        Term.WORN,
-                        network,
-                        List.of(),
-                        1000,
-                        plain("lens", "Ines", 0, 100),
-                        plain("base", "Ines", 900, 100)))
+        assertThat(found(Term.WORN, network, 1000, plain("lens", "Ines", 0, 100), plain("base", "Ines", 900, 100)))
                 .isEqualTo(new Found(Term.WORN, 900, 90, "lens"));
     }
 

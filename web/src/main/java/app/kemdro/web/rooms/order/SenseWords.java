@@ -9,7 +9,6 @@ import app.kemdro.core.schedule.Sense.Found;
 import app.kemdro.core.schedule.SenseWeights.Term;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -29,13 +28,13 @@ final class SenseWords {
 
     /** All of it, what weighs most first; what is less than a minute is not said. */
     static List<Against> of(Plan plan, Trade trade) {
-        Map<String, SenseOf> said =
-                trade.sense().stream().collect(Collectors.toMap(SenseOf::term, Function.identity()));
+        Map<Term, SenseOf> said =
+                trade.sense().stream().collect(Collectors.toMap(SenseOfTrade::term, Function.identity()));
         return new Sense(plan.network(), SenseOfTrade.weights(trade))
                 .of(plan.schedule()).stream()
                         .filter(f -> amount(f) > 0)
                         .sorted(Comparator.comparingDouble(f -> -f.cost()))
-                        .map(f -> against(f, said.get(f.term().name().toLowerCase(Locale.ROOT)), plan))
+                        .map(f -> against(f, said.get(f.term()), plan))
                         .toList();
     }
 

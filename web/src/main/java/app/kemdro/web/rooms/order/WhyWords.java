@@ -1,5 +1,6 @@
 package app.kemdro.web.rooms.order;
 
+import app.kemdro.core.body.Capitals;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.schedule.Binding;
@@ -72,7 +73,7 @@ final class WhyWords {
     }
 
     private static String sentence(String because) {
-        String reason = Character.toUpperCase(because.charAt(0)) + because.substring(1);
+        String reason = Capitals.capital(because);
         return reason.endsWith(".") ? reason : reason + ".";
     }
 
