@@ -68,12 +68,13 @@ public final class HouseSeed {
                     "performer_id",
                     "performer_id + " + k % (PERFORMERS / demo.size()) * STRIDE,
                     "call_at",
-                    "dateadd(day, " + days + ", call_at)",
+                    moved("call_at", days),
                     "chair_in",
-                    "dateadd(day, " + days + ", chair_in)",
+                    moved("chair_in", days),
                     "title",
                     "title || ', day " + k + "'");
-            for (String table : List.of("job_hands", "look_entry", "wish", "consent", "made_already", "recipe")) {
+            copy("job_hands", of, k, "from_at", moved("from_at", days), "until_at", moved("until_at", days));
+            for (String table : List.of("look_entry", "wish", "consent", "made_already", "recipe")) {
                 copy(table, of, k);
             }
             copy("recipe_part", "recipe_id in (select id from recipe where " + of + ")", k);
@@ -84,15 +85,30 @@ public final class HouseSeed {
                     "stands_until",
                     "null",
                     "start_by",
-                    "dateadd(day, " + days + ", start_by)",
+                    moved("start_by", days),
                     "chair_in",
-                    "dateadd(day, " + days + ", chair_in)",
+                    moved("chair_in", days),
                     "ready",
-                    "dateadd(day, " + days + ", ready)");
+                    moved("ready", days));
             if (held) {
                 String run = "run_id in (select id from run where " + of + ")";
-                copy("run", of, k, "began_at", "dateadd(day, " + days + ", began_at)", "pace", "0");
-                copy("run_event", run, k, "at_time", "dateadd(day, " + days + ", at_time)");
+                copy(
+                        "run",
+                        of,
+                        k,
+                        "pace",
+                        "0",
+                        "began_at",
+                        moved("began_at", days),
+                        "call_at",
+                        moved("call_at", days),
+                        "ended_at",
+                        moved("ended_at", days),
+                        "anchor_real",
+                        moved("anchor_real", days),
+                        "anchor_time",
+                        moved("anchor_time", days));
+                copy("run_event", run, k, "at_time", moved("at_time", days));
                 picture(k, tested);
             }
             run(
@@ -120,6 +136,10 @@ public final class HouseSeed {
         }
         run("insert into " + table + " (" + String.join(", ", written.keySet()) + ") select "
                 + String.join(", ", written.values()) + " from " + table + " where " + where);
+    }
+
+    private static String moved(String time, int days) {
+        return "dateadd(day, " + days + ", " + time + ")";
     }
 
     private List<String> columns(String table) throws SQLException {

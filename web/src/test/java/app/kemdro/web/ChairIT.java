@@ -140,7 +140,7 @@ class ChairIT extends InBrowser {
         accessible(floor, "board on a phone");
         tablet.keyboard().press("Space");
         assertThat(tablet.locator(".c-keys .done")).containsText("done");
-        for (int k = 0; k < 12; k++) {
+        for (int k = 0; k < 20; k++) {
             tablet.keyboard().press("a");
             tablet.waitForTimeout(120);
         }

@@ -54,7 +54,8 @@ public final class Body {
         Map<String, Zone> zones = new LinkedHashMap<>();
         Map<String, DataNode> places = file.get("zones").entries();
         places.forEach((id, node) -> {
-            node.onlyKeys(Set.of("name", "row", "region", "area", "neighbours", "place", "hairy", "blind-in-mirror"));
+            node.onlyKeys(Set.of(
+                    "name", "row", "region", "area", "neighbours", "place", "hairy", "blind-in-mirror", "in-mirror"));
             String row = node.get("row").text();
             if (!rows.contains(row)) {
                 throw node.get("row").broken("row '" + row + "' is not in the list of rows");
@@ -72,7 +73,8 @@ public final class Body {
                                     ? Place.SKIN
                                     : node.get("place").choice(Place.class),
                             node.flag("hairy"),
-                            node.flag("blind-in-mirror")));
+                            node.flag("blind-in-mirror"),
+                            node.number("in-mirror", 1, 1, 3)));
         });
         zones.values()
                 .forEach(zone -> zone.neighbours().forEach(other -> {

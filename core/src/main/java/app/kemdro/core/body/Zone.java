@@ -14,6 +14,7 @@ import java.util.Set;
  * @param place what kind of surface it is
  * @param hairy whether hair grows there that glue and latex would catch
  * @param blindInMirror whether a performer working on their own face reaches it without seeing it
+ * @param inMirror how much longer fine work takes there on one's own face, at least
  */
 public record Zone(
         String id,
@@ -24,7 +25,8 @@ public record Zone(
         Set<String> neighbours,
         Place place,
         boolean hairy,
-        boolean blindInMirror) {
+        boolean blindInMirror,
+        double inMirror) {
 
     /** Whether it is skin that a viewer could see bare; teeth and nails are not. */
     public boolean isSkin() {

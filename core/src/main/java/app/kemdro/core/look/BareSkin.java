@@ -19,10 +19,11 @@ import java.util.Set;
 public record BareSkin(List<String> zones, double areaCm2) {
     private static final int WHOLE = 100;
 
-    /** Finds skin that neither the costume covers, nor hair, nor any covering entry of the look reaches. */
+    /** Finds skin that is not meant to stay bare, and that neither the costume covers, nor hair, nor any covering entry of the look reaches. */
     public static BareSkin of(Look look, Brief brief, Trade trade) {
         Body body = trade.body();
         Set<String> covered = new HashSet<>(brief.costumeCovers());
+        covered.addAll(brief.allowed().bare());
         for (LookEntry entry : look.entries()) {
             Technique technique = trade.technique(entry.techniqueId());
             if (entry.coverage() == WHOLE && covers(technique)) {

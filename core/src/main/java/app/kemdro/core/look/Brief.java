@@ -18,6 +18,7 @@ import java.util.Set;
  * @param selfApplied whether the performer works on their own face in a mirror
  * @param own how many times as long as in the library something takes in this house: hands at a step, by {@link #step}, or a film to
  *     dry, by {@link #film}; only what was learnt and is to be planned with
+ * @param allowed what the artist allows an order and a look
  */
 public record Brief(
         LocalDateTime call,
@@ -30,13 +31,15 @@ public record Brief(
         boolean selfApplied,
         Purpose purpose,
         Breaks breaks,
-        Map<String, Double> own) {
+        Map<String, Double> own,
+        Allowed allowed) {
     public Brief {
         crew = List.copyOf(crew);
         costumeCovers = Set.copyOf(costumeCovers);
         purpose = Objects.requireNonNullElse(purpose, Purpose.USUAL);
         breaks = Objects.requireNonNullElse(breaks, Breaks.USUAL);
         own = own == null ? Map.of() : Map.copyOf(own);
+        allowed = Objects.requireNonNullElse(allowed, Allowed.NOTHING);
     }
 
     /** With the library's times. */
@@ -62,7 +65,8 @@ public record Brief(
                 selfApplied,
                 purpose,
                 breaks,
-                Map.of());
+                Map.of(),
+                Allowed.NOTHING);
     }
 
     /** Under which name the times of a technique's step are learnt. */
@@ -109,9 +113,21 @@ public record Brief(
             Performer sits,
             List<Hands> hands,
             Room air,
-            Map<String, Double> learnt) {
+            Map<String, Double> learnt,
+            Allowed allows) {
         return new Brief(
-                otherCall, seat, sits, hands, air, costumeCovers, costumeMinutes, selfApplied, purpose, breaks, learnt);
+                otherCall,
+                seat,
+                sits,
+                hands,
+                air,
+                costumeCovers,
+                costumeMinutes,
+                selfApplied,
+                purpose,
+                breaks,
+                learnt,
+                allows);
     }
 
     /** The same so much later: call, chair-in and the crew's hours move together. */
@@ -120,32 +136,65 @@ public record Brief(
                 .map(h -> new Hands(
                         h.name(), h.skill(), h.from().plus(by), h.until().plus(by), h.factor()))
                 .toList();
-        return changed(call.plus(by), chairIn.map(t -> t.plus(by)), performer, later, room, own);
+        return changed(call.plus(by), chairIn.map(t -> t.plus(by)), performer, later, room, own, allowed);
     }
 
     /** The same with this chair-in. */
     public Brief seated(LocalDateTime at) {
-        return changed(call, Optional.of(at), performer, crew, room, own);
+        return changed(call, Optional.of(at), performer, crew, room, own, allowed);
     }
 
     /** The same with other hands. */
     public Brief with(List<Hands> others) {
-        return changed(call, chairIn, performer, others, room, own);
+        return changed(call, chairIn, performer, others, room, own, allowed);
     }
 
     /** The same with what was learnt of these times. */
     public Brief with(Map<String, Double> learnt) {
-        return changed(call, chairIn, performer, crew, room, learnt);
+        return changed(call, chairIn, performer, crew, room, learnt, allowed);
+    }
+
+    /** The same, allowing this. */
+    public Brief allowing(Allowed other) {
+        return changed(call, chairIn, performer, crew, room, own, other);
     }
 
     /** The same on somebody else. */
     public Brief on(Performer other) {
-        return changed(call, chairIn, other, crew, room, own);
+        return changed(call, chairIn, other, crew, room, own, allowed);
     }
 
     /** The same in another room. */
     public Brief in(Room other) {
-        return changed(call, chairIn, performer, crew, other, own);
+        return changed(call, chairIn, performer, crew, other, own, allowed);
+    }
+
+    /**
+     * What the artist allows.
+     *
+     * @param bare zones that are meant to stay bare, though they will be seen
+     * @param minutes so many minutes later it may be ready where that makes for a calmer order, 0 to {@link #MOST_MINUTES}
+     */
+    public record Allowed(Set<String> bare, int minutes) {
+        /** More than this is not allowed for an order. */
+        public static final int MOST_MINUTES = 30;
+
+        public static final Allowed NOTHING = new Allowed(Set.of(), 0);
+
+        public Allowed {
+            bare = bare == null ? Set.of() : Set.copyOf(bare);
+            if (minutes < 0 || minutes > MOST_MINUTES) {
+                throw new IllegalArgumentException("A calmer order may cost 0 to " + MOST_MINUTES + " min");
+            }
+        }
+
+        public Allowed withBare(Set<String> zones) {
+            return new Allowed(zones, minutes);
+        }
+
+        public Allowed withMinutes(int other) {
+            return new Allowed(bare, other);
+        }
     }
 
     /**

@@ -4,6 +4,10 @@ package app.kemdro.core.method;
 public enum Role {
     /** The artist looks over everything that stands. */
     LAST_LOOK,
+    /** The artist steps back and looks when it is modelled. */
+    HALF_WAY_LOOK,
+    /** Light and shadow give it its form. */
+    MODELS,
     /** The performer is dressed. */
     DRESSING,
     /** Skin is made ready for whatever is laid on it. */

@@ -7,9 +7,16 @@ import java.util.Set;
 /**
  * A rule of order that is not a state: what {@code before} picks is finished before what {@code after} picks begins.
  *
+ * @param id by which it is asked for
  * @param near how near to one another both have to be for the rule to hold
+ * @param alone whether it only holds for somebody who works on themselves
  */
-public record Rule(Pick before, Pick after, Near near, String because) {
+public record Rule(String id, Pick before, Pick after, Near near, boolean alone, String because) {
+
+    /** Whether it holds for work on somebody else, or on oneself. */
+    public boolean holds(boolean selfApplied) {
+        return !alone || selfApplied;
+    }
 
     /** How near two pieces of work are. */
     public enum Near {

@@ -25,14 +25,31 @@ final class RuleReader {
     }
 
     private Rule rule(DataNode node) {
-        node.onlyKeys(Set.of("before", "after", "near", "because"));
+        node.onlyKeys(Set.of("id", "before", "after", "near", "alone", "because"));
         return new Rule(
+                node.get("id").text(),
                 pick(node.get("before")),
                 pick(node.get("after")),
                 node.find("near") == null
                         ? Rule.Near.ANYWHERE
                         : node.get("near").choice(Rule.Near.class),
+                node.flag("alone"),
                 node.get("because").text());
+    }
+
+    /** What fingers may have on them. */
+    List<FingerState> fingers(DataNode file) {
+        return file.entries().entrySet().stream()
+                .map(e -> {
+                    e.getValue().onlyKeys(Set.of("by", "not", "because"));
+                    DataNode by = e.getValue().find("by");
+                    return new FingerState(
+                            e.getKey(),
+                            by == null ? null : pick(by),
+                            pick(e.getValue().get("not")),
+                            e.getValue().get("because").text());
+                })
+                .toList();
     }
 
     private Rule.Pick pick(DataNode node) {

@@ -19,6 +19,8 @@ import org.jspecify.annotations.Nullable;
 
 /** Turns the steps of techniques and repairs into values. */
 final class StepReader {
+    private static final int MOST_MINUTES = 240;
+
     /** Ways in which a performer can keep a part, of which only one is possible at a time. */
     private static final Map<String, Set<String>> POSTURES = Map.of(
             "eyes", Set.of("open", "closed"),
@@ -27,8 +29,10 @@ final class StepReader {
 
     private final Body body;
     private final Materials materials;
+    private final WorkLaws laws;
 
-    StepReader(Body body, Materials materials) {
+    StepReader(Body body, Materials materials, WorkLaws laws) {
+        this.laws = laws;
         this.body = body;
         this.materials = materials;
     }
@@ -40,7 +44,8 @@ final class StepReader {
                 "name",
                 "coats",
                 "minutes",
-                "per-100cm2",
+                "law",
+                "times",
                 "per-item",
                 "zones",
                 "each",
@@ -62,7 +67,11 @@ final class StepReader {
                 "performer",
                 "posture",
                 "together",
-                "strip"));
+                "strip",
+                "mist",
+                "only-alone",
+                "fingers",
+                "alone-says"));
         DataNode material = node.find("material");
         DataNode sets = node.find("sets");
         requireKnown(material);
@@ -80,8 +89,7 @@ final class StepReader {
                 node.get("id").text(),
                 node.get("name").text(),
                 node.find("coats") == null ? Coats.ONCE : node.get("coats").choice(Coats.class),
-                node.get("minutes").number(0.05, 240),
-                node.number("per-100cm2", 0, 0, 60),
+                laws.of(node, MOST_MINUTES),
                 node.number("per-item", 0, 0, 60),
                 zones,
                 listedEach,
@@ -106,7 +114,11 @@ final class StepReader {
                 node.text("performer", ""),
                 posture(node),
                 node.number("together", 0, 0.5, 0.95),
-                strip(node));
+                strip(node),
+                node.flag("mist"),
+                node.flag("only-alone"),
+                node.text("fingers", ""),
+                node.text("alone-says", ""));
         checkBegins(node, step, earlier);
         return step;
     }

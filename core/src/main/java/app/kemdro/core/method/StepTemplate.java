@@ -8,8 +8,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * One step of a technique before it meets a body and a crew.
  *
- * @param minutes hands-on minutes however small the zone
- * @param minutesPer100Cm2 hands-on minutes for each 100 cm²
+ * @param law hands-on minutes on its zones, without what each counted thing takes
  * @param zones where it works, empty for the zones of the entry
  * @param each whether every zone is a step of its own
  * @param holds zones that must keep still or free meanwhile
@@ -27,13 +26,16 @@ import org.jspecify.annotations.Nullable;
  * @param together share of the time alone that it takes when a second pair of hands helps; 0 where help is no use
  * @param strip where it is laid as a strip and not over the whole zone
  * @param coatWeight multiple of the family's normal coat
+ * @param mist whether it fills the air round it with mist or specks
+ * @param onlyAlone whether it is only done by somebody who works on themselves
+ * @param fingers in what state it leaves the fingers: "greased", "clean" and so on; empty where it does not matter
+ * @param aloneSays how the performer keeps meanwhile who does it on themselves, where that is another way
  */
 public record StepTemplate(
         String id,
         String name,
         Coats coats,
-        double minutes,
-        double minutesPer100Cm2,
+        WorkLaw law,
         double minutesPerItem,
         List<String> zones,
         boolean each,
@@ -56,7 +58,54 @@ public record StepTemplate(
         String performer,
         Map<String, String> posture,
         double together,
-        @Nullable Strip strip) {
+        @Nullable Strip strip,
+        boolean mist,
+        boolean onlyAlone,
+        String fingers,
+        String aloneSays) {
+
+    /** Whether fingers are clean afterwards, whatever was on them. */
+    public boolean cleansFingers() {
+        return fingers.equals("clean");
+    }
+
+    /** The same as it is done on oneself: a pose that nobody can work in is not asked for. */
+    public StepTemplate onOneself() {
+        return aloneSays.isEmpty()
+                ? this
+                : new StepTemplate(
+                        id,
+                        name,
+                        coats,
+                        law,
+                        minutesPerItem,
+                        zones,
+                        each,
+                        eachOwn,
+                        holds,
+                        after,
+                        begins,
+                        within,
+                        material,
+                        sets,
+                        setsOn,
+                        waitsMinutes,
+                        aside,
+                        coatWeight,
+                        thinnerEachCoat,
+                        dryer,
+                        skill,
+                        alone,
+                        lookFor,
+                        aloneSays,
+                        Map.of(),
+                        together,
+                        strip,
+                        mist,
+                        onlyAlone,
+                        fingers,
+                        "");
+    }
 
     /** A strip on a head of 56 cm round: its length grows with the head, its width does not. */
     public record Strip(double widthMm, double lengthCm) {}

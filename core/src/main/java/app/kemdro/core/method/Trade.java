@@ -19,6 +19,7 @@ public final class Trade {
     private final Map<String, Technique> techniques;
     private final List<Rule> rules;
     private final List<SenseOf> sense;
+    private final List<FingerState> fingers;
     private final Strata strata;
     private final List<Repair> repairs;
     private final Map<String, String> states;
@@ -33,7 +34,9 @@ public final class Trade {
             Strata strata,
             List<Repair> repairs,
             Map<String, String> states,
-            List<SenseOf> sense) {
+            List<SenseOf> sense,
+            List<FingerState> fingers) {
+        this.fingers = fingers;
         this.sense = sense;
         this.states = Map.copyOf(states);
         this.repairs = List.copyOf(repairs);
@@ -67,7 +70,9 @@ public final class Trade {
                 DataNode.resource("/trade/strata.yaml"),
                 DataNode.resource("/trade/repairs.yaml"),
                 DataNode.resource("/trade/states.yaml"),
-                DataNode.resource("/trade/sense.yaml"));
+                DataNode.resource("/trade/sense.yaml"),
+                DataNode.resource("/trade/fingers.yaml"),
+                WorkLaws.standard());
     }
 
     public Body body() {
@@ -129,6 +134,11 @@ public final class Trade {
 
     public List<Rule> rules() {
         return rules;
+    }
+
+    /** What is on the fingers of somebody who works on themselves, and what they do not touch with it. */
+    public List<FingerState> fingers() {
+        return fingers;
     }
 
     /** What makes sense in an order, beyond what is a rule. */

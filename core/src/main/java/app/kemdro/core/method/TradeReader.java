@@ -24,14 +24,18 @@ import org.jspecify.annotations.Nullable;
 
 /** Turns the files of techniques, rules and strata into values, and complains by line about what cannot be meant. */
 final class TradeReader {
+    private static final int MOST_BENCH_MINUTES = 3000;
+
     private final Body body;
     private final Materials materials;
     private final StepReader stepReader;
+    private final WorkLaws laws;
 
-    private TradeReader(Body body, Materials materials) {
+    private TradeReader(Body body, Materials materials, WorkLaws laws) {
         this.body = body;
         this.materials = materials;
-        this.stepReader = new StepReader(body, materials);
+        this.laws = laws;
+        this.stepReader = new StepReader(body, materials, laws);
     }
 
     static Trade read(
@@ -42,15 +46,18 @@ final class TradeReader {
             DataNode strataFile,
             DataNode repairFile,
             DataNode stateFile,
-            DataNode senseFile) {
-        TradeReader reader = new TradeReader(body, materials);
+            DataNode senseFile,
+            DataNode fingerFile,
+            WorkLaws laws) {
+        TradeReader reader = new TradeReader(body, materials, laws);
         Strata strata = Strata.read(strataFile);
         Map<String, DataNode> nodes = DataFiles.entries(techniqueFiles);
         List<Technique> techniques = new ArrayList<>();
         nodes.forEach((id, node) -> techniques.add(reader.technique(id, likeAnother(id, node, nodes), strata)));
         reader.checkStates(techniques, nodes);
         Set<String> slots = techniques.stream().map(Technique::slot).collect(Collectors.toSet());
-        List<Rule> rules = new RuleReader(slots, strata, given(techniques)).rules(ruleFile);
+        RuleReader ruleReader = new RuleReader(slots, strata, given(techniques));
+        List<Rule> rules = ruleReader.rules(ruleFile);
         List<Repair> repairs = new ArrayList<>();
         repairFile.entries().forEach((id, node) -> repairs.add(reader.repair(id, node, slots, strata)));
         return new Trade(
@@ -61,7 +68,8 @@ final class TradeReader {
                 strata,
                 repairs,
                 reader.states(stateFile, techniques),
-                SenseOf.read(senseFile));
+                SenseOf.read(senseFile),
+                ruleReader.fingers(fingerFile));
     }
 
     /** Words of states that some technique gives or needs. */
@@ -279,14 +287,13 @@ final class TradeReader {
     }
 
     private BenchStep bench(DataNode node) {
-        node.onlyKeys(Set.of("id", "name", "minutes", "per-100cm2", "material", "thickness", "rests"));
+        node.onlyKeys(Set.of("id", "name", "minutes", "law", "times", "material", "thickness", "rests"));
         DataNode material = node.find("material");
         stepReader.requireKnown(material);
         return new BenchStep(
                 node.get("id").text(),
                 node.get("name").text(),
-                node.get("minutes").number(0.1, 3000),
-                node.number("per-100cm2", 0, 0, 600),
+                laws.of(node, MOST_BENCH_MINUTES),
                 material == null ? null : material.text(),
                 node.number("thickness", 1, 0.1, 20),
                 node.number("rests", 0, 0, 200));

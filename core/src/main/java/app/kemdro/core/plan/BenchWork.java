@@ -35,11 +35,7 @@ public record BenchWork(String entry, String forWhat, String name, double minute
             String what = technique.name() + ", " + trade.body().say(entry.zones());
             for (BenchStep step : technique.make().bench()) {
                 all.add(new BenchWork(
-                        entry.id(),
-                        what,
-                        step.name(),
-                        step.minutes() + step.minutesPer100Cm2() * area / 100,
-                        rests(step, brief.room(), trade)));
+                        entry.id(), what, step.name(), step.law().on(area), rests(step, brief.room(), trade)));
             }
         }
         return all;

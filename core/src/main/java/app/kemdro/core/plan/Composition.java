@@ -267,18 +267,21 @@ final class Composition {
                 || a.technique().family().equals(b.technique().family()) && !many;
     }
 
-    /** Costume as a block of its own, and the last look. */
+    /** Costume as a block of its own, and the looks. */
     private void addBlocks() {
         if (entries.isEmpty()) {
             return;
         }
         Set<String> touched = new LinkedHashSet<>();
+        Set<String> modelled = new LinkedHashSet<>();
         entries.forEach(e -> touched.addAll(e.reach()));
-        List<String> all = body.sorted(touched);
+        entries.stream().filter(e -> e.technique().is(Role.MODELS)).forEach(e -> modelled.addAll(e.zones()));
         for (Technique technique : trade.techniques()) {
             boolean costume = technique.is(Role.DRESSING) && brief.costumeMinutes() > 0;
-            if (costume || technique.is(Role.LAST_LOOK)) {
-                entries.add(Entry.implied("auto-" + technique.id(), technique, all));
+            boolean halfWay = technique.is(Role.HALF_WAY_LOOK) && !modelled.isEmpty();
+            if (costume || halfWay || technique.is(Role.LAST_LOOK)) {
+                entries.add(
+                        Entry.implied("auto-" + technique.id(), technique, body.sorted(halfWay ? modelled : touched)));
             }
         }
     }

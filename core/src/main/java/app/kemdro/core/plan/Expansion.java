@@ -1,6 +1,7 @@
 package app.kemdro.core.plan;
 
 import app.kemdro.core.body.Body;
+import app.kemdro.core.body.Zone;
 import app.kemdro.core.climate.Blow;
 import app.kemdro.core.climate.Evaporation.Ground;
 import app.kemdro.core.climate.HumidAir;
@@ -8,12 +9,14 @@ import app.kemdro.core.cure.Drying;
 import app.kemdro.core.cure.DryingTimes;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.material.Material;
+import app.kemdro.core.material.MaterialRole;
 import app.kemdro.core.material.Setting;
 import app.kemdro.core.method.Role;
 import app.kemdro.core.method.StepTemplate;
 import app.kemdro.core.method.StepTemplate.Begins;
 import app.kemdro.core.method.StepTemplate.Coats;
 import app.kemdro.core.method.Trade;
+import app.kemdro.core.method.WorkLaw;
 import app.kemdro.core.plan.Composition.Entry;
 import app.kemdro.core.schedule.Task;
 import app.kemdro.core.schedule.Task.Mode;
@@ -34,9 +37,9 @@ import org.jspecify.annotations.Nullable;
 /** Turns the steps of each technique into steps on this body and tasks of this room. */
 final class Expansion {
     /** Working on one's own face in a mirror takes longer, and longer still where one cannot see (judgement). */
-    private static final double MIRROR = 1.3;
+    private static final double MIRROR = 1.2;
 
-    private static final double BLIND = 1.7;
+    private static final double BLIND = 1.8;
     private static final double WITHOUT_HELP = 2.2;
 
     /** Each coat of an edge is laid thinner than the one before (common practice; the factor is a judgement). */
@@ -44,6 +47,9 @@ final class Expansion {
 
     /** A dryer is only picked up for what would otherwise take longer than this, seconds. */
     private static final int WORTH_A_DRYER = 75;
+
+    /** What takes less than this is done sooner than it is shared out, seconds (judgement). */
+    private static final int WORTH_SHARING = 240;
 
     private static final int GRID = 5;
 
@@ -93,13 +99,21 @@ final class Expansion {
                 case ALL_BUT_LAST -> entry.coats() - 1;
             };
             for (int coat = 1; coat <= until; coat++) {
-                for (StepTemplate step : steps.subList(k, end)) {
+                for (StepTemplate step : asDone(steps.subList(k, end))) {
                     place(entry, step, coats == Coats.ONCE || entry.coats() == 1 ? 0 : coat, result);
                 }
             }
             k = end;
         }
         return result;
+    }
+
+    /** What is only done on oneself falls away on somebody else. */
+    private List<StepTemplate> asDone(List<StepTemplate> steps) {
+        return steps.stream()
+                .filter(s -> !s.onlyAlone() || brief.selfApplied())
+                .map(s -> brief.selfApplied() ? s.onOneself() : s)
+                .toList();
     }
 
     private void place(Entry entry, StepTemplate template, int coat, List<Expanded> into) {
@@ -127,6 +141,8 @@ final class Expansion {
                 ? laid.map(s -> drying(s, ground, Blow.COOL).times(own))
                 : Optional.empty();
         boolean away = entry.technique().performerOnly();
+        int work = away ? brief.costumeMinutes() * 60 : work(entry, template, zones);
+        Optional<Sharing> sharing = sharing(template, zones, work);
         Set<String> rows = new LinkedHashSet<>();
         zones.forEach(z -> rows.add(body.zone(z).row()));
         boolean everything =
@@ -140,19 +156,19 @@ final class Expansion {
                 coat,
                 zones,
                 List.copyOf(rows),
-                everything ? "" : body.say(zones),
+                everything || template.cleansFingers() ? "" : body.say(zones),
                 material,
                 Optional.ofNullable(template.sets()).map(trade.materials()::family),
                 template.setsOn().isEmpty() ? zones : body.sorted(template.setsOn()),
                 thickness,
                 drying,
-                dryingCool);
+                dryingCool,
+                sharing);
         Set<String> holds = new TreeSet<>(template.holds());
         if (everything) {
             holds.addAll(zones);
         }
         holds.removeAll(everything ? Set.of() : Set.copyOf(zones));
-        int work = away ? brief.costumeMinutes() * 60 : work(entry, template, zones);
         Set<Begins> follow = drying.isPresent() ? follow(entry, template) : Set.of();
         int laying = (int) Math.ceil(work
                 * brief.crew().stream().mapToDouble(Brief.Hands::pace).max().orElse(1));
@@ -170,6 +186,7 @@ final class Expansion {
                 },
                 ways(
                         template,
+                        sharing,
                         modes.stream()
                                 .map(m -> fromFirstStroke(m, laying, follow))
                                 .toList()),
@@ -184,6 +201,7 @@ final class Expansion {
         return new Trait(
                 entry.id(),
                 oneSided && !everything ? entry.technique().id() + "/" + template.id() + "#" + coat + left : "",
+                template.material() == null ? "" : entry.id() + "/" + template.id() + "#" + coat,
                 template.material() == null ? "" : template.material(),
                 everything
                         ? -1
@@ -191,7 +209,19 @@ final class Expansion {
                                 .mapToInt(z -> body.rows().indexOf(body.zone(z).row()))
                                 .min()
                                 .orElse(-1),
-                template.sets() != null && entry.technique().is(Role.IN_THE_EYE));
+                template.sets() != null && entry.technique().is(Role.IN_THE_EYE),
+                template.mist()
+                        || template.material() != null
+                                && trade.materials().family(template.material()).is(MaterialRole.DUST),
+                template.material() != null
+                        && !trade.materials().family(template.material()).is(MaterialRole.CLEANS),
+                beside(zones));
+    }
+
+    private Set<String> beside(List<String> zones) {
+        Set<String> near = new TreeSet<>(zones);
+        zones.forEach(z -> near.addAll(body.zone(z).neighbours()));
+        return near;
     }
 
     private DryingTimes drying(Setting setting, Ground ground, Blow blow) {
@@ -201,8 +231,12 @@ final class Expansion {
 
     private int work(Entry entry, StepTemplate template, List<String> zones) {
         double area = Areas.of(zones, brief.performer(), body) * entry.asked().coverage() / 100;
-        double minutes = template.minutes()
-                + (template.minutesPer100Cm2() * area / 100 + template.minutesPerItem() * things(entry, zones))
+        StepTemplate.Strip strip = template.strip();
+        double edge = strip == null
+                ? WorkLaw.edgeOf(area)
+                : strip.lengthCm() * Math.sqrt(brief.performer().areaScale());
+        double minutes = template.law().start()
+                + (template.law().growing(area, edge) + template.minutesPerItem() * things(entry, zones))
                         * entry.strength().time();
         minutes *= brief.own(Brief.step(entry.technique().id(), template.id()));
         if (brief.selfApplied()) {
@@ -217,21 +251,43 @@ final class Expansion {
         return Areas.items(entry.asked(), entry.technique(), all) * Areas.of(zones, brief.performer(), body) / all;
     }
 
+    /** Longer on oneself only where mirror, reach or a third hand matter; each place weighs by its surface. */
     private double inTheMirror(StepTemplate template, List<String> zones) {
-        return switch (template.alone()) {
-            case HELP -> WITHOUT_HELP;
-            case BLIND -> BLIND;
-            case SLOWER -> zones.stream().anyMatch(z -> body.zone(z).blindInMirror()) ? BLIND : MIRROR;
-        };
+        if (template.aside()) {
+            return 1;
+        }
+        if (template.alone() != StepTemplate.Alone.SLOWER) {
+            return template.alone() == StepTemplate.Alone.HELP ? WITHOUT_HELP : BLIND;
+        }
+        double mirror = template.law().alone() == 0 ? MIRROR : template.law().alone();
+        double longer = 0;
+        for (String id : zones) {
+            Zone zone = body.zone(id);
+            longer += zone.areaCm2() * (zone.blindInMirror() ? BLIND : Math.max(mirror, zone.inMirror()));
+        }
+        return zones.isEmpty()
+                ? mirror
+                : longer
+                        / zones.stream()
+                                .mapToDouble(z -> body.zone(z).areaCm2())
+                                .sum();
     }
 
     /** The same ways, and each of them with a second pair of hands where that helps and there is one. */
-    private List<Mode> ways(StepTemplate template, List<Mode> alone) {
-        if (template.together() == 0 || brief.crew().size() < 2) {
+    private List<Mode> ways(StepTemplate template, Optional<Sharing> sharing, List<Mode> alone) {
+        double together = sharing.isPresent() ? template.law().together() : template.together();
+        if (together == 0 || brief.crew().size() < 2) {
             return alone;
         }
-        return Stream.concat(alone.stream(), alone.stream().map(m -> m.together(template.together())))
+        return Stream.concat(alone.stream(), alone.stream().map(m -> m.together(together)))
                 .toList();
+    }
+
+    /** Who does which part of what is large enough to be shared out; empty where one holds for the other. */
+    private Optional<Sharing> sharing(StepTemplate template, List<String> zones, int work) {
+        return template.together() == 0 && template.law().together() > 0 && work >= WORTH_SHARING
+                ? Sharing.of(zones, body)
+                : Optional.empty();
     }
 
     /** How what comes next in a technique waits for the film of this step. */

@@ -3,6 +3,7 @@ package app.kemdro.core.plan;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Hands;
 import app.kemdro.core.schedule.Planner;
+import app.kemdro.core.schedule.Progress;
 import app.kemdro.core.schedule.Schedule;
 import app.kemdro.core.schedule.ScheduleCheck;
 import app.kemdro.core.schedule.TaskNetwork;
@@ -16,6 +17,9 @@ import java.util.stream.Stream;
 final class KeptPlans {
     /** By how many times five minutes an order that is kept may begin earlier, for wishes that name a time of day. */
     private static final int KEPT_EARLIER = 6;
+
+    /** Less than this is no wait to speak of, seconds. */
+    private static final int WORTH = 60;
 
     private final Planner planner;
     private final PlanNotes notes;
@@ -64,7 +68,7 @@ final class KeptPlans {
      * a time of day; and where hands come so late, or something must wait so long, that the call is not kept, as soon as that makes it
      * possible.
      */
-    private static Stream<LocalDateTime> chairIns(Draft draft, Schedule known) {
+    private Stream<LocalDateTime> chairIns(Draft draft, Schedule known) {
         Brief brief = draft.brief();
         if (brief.chairIn().isPresent()) {
             return brief.chairIn().stream();
@@ -76,11 +80,21 @@ final class KeptPlans {
                         .findFirst()
                         .map(first -> h.from().minusSeconds(first.start()))
                         .stream());
-        Stream<LocalDateTime> late = Stream.concat(asHandsCome, draft.wishes().soonest(known))
+        Stream<LocalDateTime> late = Stream.concat(
+                asHandsCome, waitsForTheHour(draft, known) ? draft.wishes().soonest(known) : Stream.empty())
                 .max(Comparator.naturalOrder())
                 .filter(asCalled::isBefore)
                 .stream();
         return Stream.concat(IntStream.rangeClosed(0, KEPT_EARLIER).mapToObj(n -> asCalled.minusMinutes(5L * n)), late);
+    }
+
+    /** Whether all would be ready sooner if nothing had to wait for a time of day. */
+    private boolean waitsForTheHour(Draft draft, Schedule known) {
+        TaskNetwork always = draft.network(
+                h -> Draft.worker(h, 0, Draft.A_DAY), draft.wishes().handsOnly());
+        return planner.drift(always, Progress.NOTHING, known)
+                .filter(free -> free.ready() < known.ready() - WORTH)
+                .isPresent();
     }
 
     private Optional<Plan> keep(Draft draft, LocalDateTime chairIn, Schedule known, String provenOf) {

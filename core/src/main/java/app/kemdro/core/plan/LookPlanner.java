@@ -10,6 +10,7 @@ import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.schedule.Progress;
 import app.kemdro.core.schedule.Schedule;
 import app.kemdro.core.schedule.ScheduleCheck;
+import app.kemdro.core.schedule.SenseWeights;
 import app.kemdro.core.schedule.TaskNetwork;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
@@ -26,6 +27,9 @@ public final class LookPlanner {
     /** A look of more entries than this is not planned for one chair. */
     public static final int MOST_ENTRIES = 200;
 
+    /** How long work would last is only said about. */
+    private static final int ROUGH = 40;
+
     private final Trade trade;
     private final LayerRules rules;
     private final Planner planner;
@@ -34,6 +38,7 @@ public final class LookPlanner {
     private final KeptPlans kept;
     private final WhyNot whyNot;
     private final WishClash clash;
+    private final IfTime ifTime;
 
     /** Plans with this trade; the planner says how hard it looks for better orders. */
     public LookPlanner(Trade trade, Planner planner) {
@@ -48,8 +53,9 @@ public final class LookPlanner {
         this.drafts = new Drafts(trade, rules);
         this.notes = new PlanNotes(trade);
         this.kept = new KeptPlans(this.planner, notes);
-        this.whyNot = new WhyNot(planner);
+        this.whyNot = new WhyNot(Planner.trying(ROUGH));
         this.clash = new WishClash(trade, drafts);
+        this.ifTime = new IfTime(trade, this);
     }
 
     /**
@@ -78,66 +84,14 @@ public final class LookPlanner {
                 || all instanceof Planning.Done done && done.plan().inHand() >= 0) {
             return all;
         }
-        Optional<Plan> late =
-                all instanceof Planning.Done done ? Optional.of(sooner(look, brief, done.plan())) : Optional.empty();
+        Optional<Plan> late = all instanceof Planning.Done done
+                ? Optional.of(ifTime.sooner(look, brief, done.plan()))
+                : Optional.empty();
         return late.isEmpty() && !drafts.of(look, brief).problems().isEmpty()
                 ? all
-                : inTime(look, brief, late).<Planning>map(Planning.Done::new).orElse(all);
-    }
-
-    /** That there is no time for something is said only after a harder look, where the bound leaves any hope. */
-    private Plan sooner(Look look, Brief brief, Plan late) {
-        Schedule order = late.schedule();
-        boolean hope = late.inHand() + order.ready() - order.leastReady() >= 0;
-        return late.inHand() < 0
-                        && hope
-                        && harder().asWished(look, brief, Optional.of(order)) instanceof Planning.Done done
-                        && done.plan().inHand() > late.inHand()
-                ? done.plan()
-                : late;
-    }
-
-    /**
-     * Leaves out what is to be done only if there is time, until the call is kept or nothing more may go: as little as
-     * possible, and first the one whose going is enough; where none is enough, the one that saves most.
-     *
-     * @param late the plan with all of it; empty where the hours are too short even to be late
-     */
-    private Optional<Plan> inTime(Look look, Brief brief, Optional<Plan> late) {
-        Optional<Plan> best = late;
-        Look less = look;
-        List<String> out = new ArrayList<>();
-        while (best.filter(p -> p.inHand() >= 0).isEmpty()
-                && !less.ifTime().isEmpty()
-                && less.entries().size() > 1) {
-            Look from = less;
-            Optional<Tried> tried = less.ifTime().stream()
-                    .flatMap(id -> tried(from, brief, id).stream())
-                    .min(Comparator.comparing((Tried t) -> t.plan().inHand() < 0)
-                            .thenComparing(t -> Math.abs(t.plan().inHand())));
-            if (tried.isEmpty() && best.isPresent()) {
-                break;
-            }
-            String going = tried.map(Tried::entry)
-                    .orElse(less.ifTime().get(less.ifTime().size() - 1));
-            out.add(going);
-            less = less.without(going);
-            Look rest = less;
-            best = tried.map(t -> sooner(rest, brief, t.plan()));
-        }
-        return best.map(plan -> leaving(out, plan, look));
-    }
-
-    /** The plan of what is left of a look, saying what is left out. */
-    private Plan leaving(List<String> out, Plan rest, Look look) {
-        return rest.leaving(
-                out,
-                out.stream()
-                        .map(id -> Problem.note(
-                                "There is no time for " + Wishes.say(id, look, trade) + ". It is left out.",
-                                "Sit the performer down sooner, or drop the wish in Order if it must be done.",
-                                look.entry(id).orElseThrow().zones()))
-                        .toList());
+                : ifTime.without(look, brief, late)
+                        .<Planning>map(Planning.Done::new)
+                        .orElse(all);
     }
 
     /**
@@ -210,15 +164,7 @@ public final class LookPlanner {
         return cut < 0 ? part : part.substring(0, cut);
     }
 
-    private record Tried(String entry, Plan plan) {}
-
-    private Optional<Tried> tried(Look look, Brief brief, String entry) {
-        return whole(look.without(entry), brief, Optional.empty()) instanceof Planning.Done done
-                ? Optional.of(new Tried(entry, done.plan()))
-                : Optional.empty();
-    }
-
-    private Planning whole(Look look, Brief brief, Optional<Schedule> before) {
+    Planning whole(Look look, Brief brief, Optional<Schedule> before) {
         Planning planning = asWishedOrLookedForHarder(look, brief, before);
         return planning instanceof Planning.Refused refused
                 ? clash.named(refused, look, brief, l -> schedule(drafts.of(l, brief), Optional.empty()))
@@ -234,11 +180,11 @@ public final class LookPlanner {
                 : quick;
     }
 
-    private LookPlanner harder() {
+    LookPlanner harder() {
         return new LookPlanner(trade, rules, planner.harder());
     }
 
-    private Planning asWished(Look look, Brief brief, Optional<Schedule> before) {
+    Planning asWished(Look look, Brief brief, Optional<Schedule> before) {
         return schedule(drafts.of(look, brief), before);
     }
 
@@ -269,7 +215,7 @@ public final class LookPlanner {
         }
         Look rest = look.with(less.plan().carriedOut(look).entries());
         return keepingWhole(rest, brief, before, provenOf) instanceof Planning.Done near
-                ? new Planning.Done(leaving(less.plan().left(), near.plan(), look))
+                ? new Planning.Done(ifTime.leaving(less.plan().left(), near.plan(), look))
                 : less;
     }
 
@@ -279,7 +225,7 @@ public final class LookPlanner {
         Optional<Plan> same = kept.keep(draft, before, provenOf);
         if (anew instanceof Planning.Done done) {
             boolean shorter = same.isPresent()
-                    && done.plan().schedule().ready() < same.get().schedule().ready();
+                    && done.plan().schedule().ready() < same.get().schedule().ready() - Planner.WORTH_ANOTHER;
             return same.isPresent() && !shorter ? new Planning.Done(same.get()) : anew;
         }
         // an order that keeps every wish stays, though no other that does was found this time
@@ -295,7 +241,7 @@ public final class LookPlanner {
                 h -> Draft.worker(h, 0, Draft.A_DAY), draft.wishes().handsOnly());
         Optional<Outcome> free = brief.chairIn().isPresent()
                 ? Optional.empty()
-                : Optional.of(planner.plan(always, Progress.NOTHING, before));
+                : Optional.of(allowing(brief).plan(always, Progress.NOTHING, before));
         LocalDateTime chairIn = brief.chairIn()
                 .orElseGet(() -> free.get() instanceof Outcome.Planned p
                         ? KeptPlans.sitsDown(brief, p.schedule().ready())
@@ -303,13 +249,18 @@ public final class LookPlanner {
         TaskNetwork network = draft.network(chairIn);
         Outcome outcome = hoursFit(free, network) && !draft.wishes().timed()
                 ? free.orElseThrow()
-                : planner.plan(network, Progress.NOTHING, before);
-        Outcome best = outcome instanceof Outcome.NoHands
+                : allowing(brief).plan(network, Progress.NOTHING, before);
+        Outcome best = outcome instanceof Outcome.NoHands && !network.isShortOfHands()
                 ? asIfTheyStayed(draft, network, chairIn, before).orElse(outcome)
                 : outcome;
         return best instanceof Outcome.Planned p
                 ? new Planning.Done(notes.plan(draft, network, chairIn, p.schedule()))
                 : new Planning.Refused(List.of(whyNot.of(best, draft, network, chairIn)));
+    }
+
+    /** An order may be ready a little later where the artist allows it for a calmer one. */
+    private Planner allowing(Brief brief) {
+        return planner.allowing(brief.allowed().minutes() * 60);
     }
 
     /** Where hands go home too soon, an order that is short because nobody goes, and done by the time they do. */
@@ -318,7 +269,7 @@ public final class LookPlanner {
         TaskNetwork open = draft.network(
                 h -> Draft.worker(h, Draft.worker(h, chairIn).from(), Draft.A_DAY),
                 draft.wishes().pins(chairIn));
-        return Optional.of(planner.plan(open, Progress.NOTHING, before))
+        return Optional.of(allowing(draft.brief()).plan(open, Progress.NOTHING, before))
                 .filter(o -> o instanceof Outcome.Planned p
                         && ScheduleCheck.problems(network, p.schedule()).isEmpty());
     }
@@ -367,6 +318,18 @@ public final class LookPlanner {
                 List.of()));
     }
 
+    /**
+     * Another order of the same work that makes more sense by these weights.
+     *
+     * @param minutes so much later than it could be it may be ready
+     */
+    public Optional<Schedule> calmer(Plan plan, SenseWeights weights, int minutes) {
+        return planner.minding(weights).allowing(minutes * 60).anew(plan.network(), plan.schedule())
+                        instanceof Outcome.Planned p
+                ? Optional.of(p.schedule())
+                : Optional.empty();
+    }
+
     /** How something that went wrong is put right, by the same trade and rules. */
     public PuttingRight puttingRight() {
         return new PuttingRight(trade, rules);
@@ -374,7 +337,7 @@ public final class LookPlanner {
 
     /** Plans on where nothing has changed but the time; what goes as it was thought is kept as it is. */
     public Outcome follow(Plan plan, Progress progress, Schedule before) {
-        return planner.follow(plan.network(), progress, before);
+        return allowing(plan.brief()).follow(plan.network(), progress, before);
     }
 
     /** The order people have in mind, moved to where it falls now; empty where it cannot go on like that. */
@@ -384,6 +347,6 @@ public final class LookPlanner {
 
     /** Plans again from the middle, close to the order people have in mind. */
     public Outcome again(Plan plan, Progress progress, Schedule before) {
-        return planner.plan(plan.network(), progress, Optional.of(before));
+        return allowing(plan.brief()).plan(plan.network(), progress, Optional.of(before));
     }
 }

@@ -21,6 +21,7 @@ import java.util.Optional;
  * @param thickness multiple of the material's normal coat
  * @param drying when its film changes in this room in still air
  * @param dryingCool the same under the dryer on cool, where a dryer may be used
+ * @param sharing who does which part where two share it; empty where that is no use, or one only holds for the other
  */
 public record PlannedStep(
         String id,
@@ -37,7 +38,8 @@ public record PlannedStep(
         List<String> formZones,
         double thickness,
         Optional<DryingTimes> drying,
-        Optional<DryingTimes> dryingCool) {
+        Optional<DryingTimes> dryingCool,
+        Optional<Sharing> sharing) {
 
     /** The same step under another id. */
     PlannedStep called(String other) {
@@ -56,7 +58,8 @@ public record PlannedStep(
                 formZones,
                 thickness,
                 drying,
-                dryingCool);
+                dryingCool,
+                sharing);
     }
 
     /** What is done, as said aloud. */

@@ -31,7 +31,7 @@ final class Precedence {
     private final Links links = new Links();
     private final List<RulesKept.Unkept> unkept;
 
-    Precedence(Trade trade, Composition composition, List<Expanded> steps, List<Lag> wished) {
+    Precedence(Trade trade, Composition composition, List<Expanded> steps, List<Lag> wished, boolean selfApplied) {
         this.trade = trade;
         this.body = trade.body();
         this.composition = composition;
@@ -44,7 +44,7 @@ final class Precedence {
                 .toList();
         laid.forEach(e -> over(e, laid));
         wished.forEach(l -> links.add(l.from(), l.to(), l.kind(), l.within(), l.because()));
-        unkept = new RulesKept(trade, composition, byEntry, links).keep();
+        unkept = new RulesKept(trade, composition, byEntry, links).keep(selfApplied);
         strata(laid);
     }
 

@@ -51,8 +51,8 @@ final class RulesKept {
     }
 
     /** Links what they say, and returns what cannot be kept. */
-    List<Unkept> keep() {
-        trade.rules().forEach(this::keep);
+    List<Unkept> keep(boolean selfApplied) {
+        trade.rules().stream().filter(r -> r.holds(selfApplied)).forEach(this::keep);
         return List.copyOf(unkept);
     }
 

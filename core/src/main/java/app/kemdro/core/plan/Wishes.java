@@ -8,7 +8,6 @@ import app.kemdro.core.plan.Expansion.Expanded;
 import app.kemdro.core.schedule.Lag;
 import app.kemdro.core.schedule.Pin;
 import app.kemdro.core.schedule.Schedule;
-import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.core.schedule.Task.Mode;
 import app.kemdro.core.schedule.Task.Needs;
 import java.time.Duration;
@@ -87,23 +86,11 @@ public final class Wishes {
         };
     }
 
-    /** For each thing that waits in this order for a time of day, the soonest moment to sit down at which the order keeps that. */
+    /** For each thing that must not begin before a time of day, the soonest moment to sit down at which the order keeps that. */
     Stream<LocalDateTime> soonest(Schedule order) {
         return kept.stream()
                 .filter(w -> w.kind() == Wish.Kind.NOT_BEFORE)
-                .flatMap(w -> order
-                        .find(w.step())
-                        .filter(p -> waits(order, p))
-                        .map(p -> moment(w, brief).minusSeconds(p.start()))
-                        .stream());
-    }
-
-    /** Whether nothing ends just when this begins, so that it is the hour it waits for. */
-    private static boolean waits(Schedule order, ScheduledTask step) {
-        int start = step.start();
-        return order.rests().stream().noneMatch(r -> r.end() == start)
-                && order.placed().stream()
-                        .noneMatch(p -> p.end() == start || p.usable() == start || p.settled() == start);
+                .flatMap(w -> order.find(w.step()).map(p -> moment(w, brief).minusSeconds(p.start())).stream());
     }
 
     private static LocalDateTime moment(Wish wish, Brief brief) {

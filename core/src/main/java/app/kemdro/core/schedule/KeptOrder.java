@@ -27,10 +27,12 @@ final class KeptOrder {
     private final Map<String, List<Lag>> lagsTo = new HashMap<>();
     private final Map<String, Integer> free = new HashMap<>();
     private final int[] toolFree;
+    private final int sooner;
     private int lastEnd;
     private int restedUntil;
 
-    private KeptOrder(TaskNetwork network, Progress progress, Schedule before) {
+    private KeptOrder(TaskNetwork network, Progress progress, Schedule before, int sooner) {
+        this.sooner = sooner;
         this.network = network;
         this.progress = progress;
         this.before = before;
@@ -42,9 +44,21 @@ final class KeptOrder {
                         lagsTo.computeIfAbsent(l.to(), k -> new ArrayList<>()).add(l));
     }
 
-    /** The order with its new times; empty where steps are other ones or where it would not be sound any more. */
+    /**
+     * The order with its new times; empty where steps are other ones or where it would not be sound any more. What was held back, as
+     * work that is better begun when the rest of it can follow, is held back still where all is ready as soon.
+     */
     static Optional<Schedule> of(TaskNetwork network, Progress progress, Schedule before) {
-        KeptOrder shift = new KeptOrder(network, progress, before);
+        Optional<Schedule> early = of(network, progress, before, Integer.MAX_VALUE / 2);
+        int sooner = early.map(e -> Math.max(0, before.ready() - e.ready())).orElse(0);
+        return of(network, progress, before, sooner)
+                .filter(held -> early.isEmpty() || held.ready() <= early.get().ready())
+                .or(() -> early);
+    }
+
+    /** The same with nothing begun by more than these seconds sooner than it was thought to be. */
+    private static Optional<Schedule> of(TaskNetwork network, Progress progress, Schedule before, int sooner) {
+        KeptOrder shift = new KeptOrder(network, progress, before, sooner);
         if (!shift.sameSteps() || !shift.move()) {
             return Optional.empty();
         }
@@ -121,7 +135,7 @@ final class KeptOrder {
         Task task = tasks.get(p.task());
         Mode mode = task.modes().get(p.mode());
         int work = task.work();
-        int start = Math.max(progress.now(), restedUntil);
+        int start = Math.max(Math.max(progress.now(), restedUntil), p.start() - sooner);
         for (Pin pin : network.pins()) {
             start = pin.task().equals(p.task()) ? Math.max(start, pin.from()) : start;
         }

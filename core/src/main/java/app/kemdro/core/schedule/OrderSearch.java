@@ -35,14 +35,25 @@ final class OrderSearch {
     private final PlacedTimes times;
     private final SplittableRandom random = new SplittableRandom(SEED);
     private final int attempts;
+    private final int sensible;
     private final int[] free;
     private Encoding best;
     private long bestCost = Long.MAX_VALUE;
     private final SenseWeights weights;
+    private final int grace;
+    private int soonest;
     private int stuckAt = -1;
     private boolean stuckForHands;
 
-    OrderSearch(IndexedNetwork net, int attempts, SenseWeights weights) {
+    /**
+     * Of this network.
+     *
+     * @param sensible so many placements are tried for sense
+     * @param grace seconds by which it may be ready later than it could be for that
+     */
+    OrderSearch(IndexedNetwork net, int attempts, int sensible, SenseWeights weights, int grace) {
+        this.sensible = sensible;
+        this.grace = grace;
         this.net = net;
         this.attempts = attempts;
         this.weights = weights;
@@ -95,6 +106,8 @@ final class OrderSearch {
             return stuckForHands ? new NoHands(task) : new NoWindow(task);
         }
         calm();
+        placement.place(best);
+        soonest = times.ready();
         if (!weights.of().isEmpty()) {
             calmer(new Sense(net.network, weights));
         }
@@ -104,6 +117,11 @@ final class OrderSearch {
             return new TooLate(net.tasks[late].id(), times.overdue(late));
         }
         return new Planned(times.schedule(net.bounds.leastReady()));
+    }
+
+    /** The second of being ready of the shortest order that was found, before any was looked for that makes more sense. */
+    int soonest() {
+        return soonest;
     }
 
     /** The same with what is most urgent in the order as it is going first. */
@@ -155,15 +173,16 @@ final class OrderSearch {
     /** Looks among orders that are ready as soon for one that makes more sense. */
     private void calmer(Sense sense) {
         placement.place(best);
-        long latest = times.lateness();
+        long latest = times.lateness() + grace;
+        long missed = times.lateness() - times.ready();
         long currentCost = sense.cost(placement, times.ready());
         long least = currentCost;
         Encoding current = best;
         int[] wanted = sense.later(placement);
-        for (int k = 0; k < attempts && free.length > 0; k++) {
+        for (int k = 0; k < sensible && least > 0 && free.length > 0; k++) {
             Encoding next = rearranged(current, wanted);
-            long cost = cost(sense, next, latest);
-            long worse = (long) (CALM * random.nextDouble() * (attempts - k) / attempts);
+            long cost = cost(sense, next, latest, missed);
+            long worse = (long) (CALM * random.nextDouble() * (sensible - k) / sensible);
             if (cost < least) {
                 least = cost;
                 best = next.copy();
@@ -177,8 +196,8 @@ final class OrderSearch {
     }
 
     /** What this costs of sense, or as much as can be where it is ready later than it may be. */
-    private long cost(Sense sense, Encoding genes, long latest) {
-        return placement.place(genes) && times.lateness() <= latest
+    private long cost(Sense sense, Encoding genes, long latest, long missed) {
+        return placement.place(genes) && times.lateness() <= latest && times.lateness() - times.ready() <= missed
                 ? sense.cost(placement, times.ready())
                 : Long.MAX_VALUE;
     }
@@ -188,13 +207,14 @@ final class OrderSearch {
         Encoding next = from.copy();
         int i = free[random.nextInt(free.length)];
         int[] late = Arrays.stream(free).filter(k -> wanted[k] > 0).toArray();
-        switch (random.nextInt(6)) {
+        switch (random.nextInt(7)) {
             case 0, 1, 2 -> {
                 int j = late.length > 0 ? late[random.nextInt(late.length)] : i;
                 next.from()[j] = wanted[j];
             }
             case 3 -> next.from()[i] = 0;
             case 4 -> next.priority()[i] = next.priority()[free[random.nextInt(free.length)]] + 1;
+            case 5 -> next.mode()[i] = net.ways[i][random.nextInt(net.ways[i].length)];
             default -> next.spare()[i] = SPARE * (random.nextInt(5) - 2);
         }
         return next;

@@ -14,7 +14,7 @@ public final class Planner {
     private static final int WORTH_A_CHANGE = 90;
 
     /** Before it begins, an order that people have in mind is left for one that is ready so much sooner, seconds (judgement). */
-    private static final int WORTH_ANOTHER = 59;
+    public static final int WORTH_ANOTHER = 59;
 
     /** What is ready no later than this after it was thought to be is looked at less hard, seconds. */
     private static final int AS_THOUGHT = 30;
@@ -24,8 +24,10 @@ public final class Planner {
 
     private final int attempts;
     private final SenseWeights weights;
+    private final int grace;
 
-    private Planner(int attempts, SenseWeights weights) {
+    private Planner(int attempts, SenseWeights weights, int grace) {
+        this.grace = grace;
         this.attempts = attempts;
         this.weights = weights;
     }
@@ -35,17 +37,22 @@ public final class Planner {
         if (attempts < 1) {
             throw new IllegalArgumentException("At least one placement must be tried");
         }
-        return new Planner(attempts, SenseWeights.NONE);
+        return new Planner(attempts, SenseWeights.NONE, 0);
     }
 
     /** The same that, of orders that are ready as soon, looks for one that makes more sense by these weights. */
     public Planner minding(SenseWeights sense) {
-        return new Planner(attempts, sense);
+        return new Planner(attempts, sense, grace);
+    }
+
+    /** The same that may be ready so many seconds later than it could be, where that makes more sense. */
+    public Planner allowing(int seconds) {
+        return new Planner(attempts, weights, seconds);
     }
 
     /** Tries ten times as many placements. */
     public Planner harder() {
-        return new Planner(attempts * 10, weights);
+        return new Planner(attempts * 10, weights, grace);
     }
 
     /** No schedule of this network can be ready before this second; a quick bound, not a proof of much. */
@@ -65,6 +72,13 @@ public final class Planner {
      */
     public Outcome plan(TaskNetwork network, Progress progress, Optional<Schedule> before) {
         return plan(network, progress, before, false);
+    }
+
+    /** Plans a network from its beginning, starting from an order but not holding on to it. */
+    public Outcome anew(TaskNetwork network, Schedule from) {
+        int tries = tries(network, false);
+        return new OrderSearch(new IndexedNetwork(network, Progress.NOTHING), tries, 2 * tries, weights, grace)
+                .run(Optional.of(from));
     }
 
     /**
@@ -101,14 +115,23 @@ public final class Planner {
         if (follow && late <= 0) {
             return new Planned(kept.get());
         }
-        int tries = follow && late <= AS_THOUGHT ? attempts / 4 : attempts;
-        Outcome found =
-                new OrderSearch(layout, Math.max(1, tries * LARGE / Math.max(LARGE, layout.n)), weights).run(before);
+        int tries = tries(network, follow && late <= AS_THOUGHT);
+        OrderSearch search = new OrderSearch(layout, tries, tries, weights, grace);
+        Outcome found = search.run(before);
         int worth = underWay ? WORTH_A_CHANGE : WORTH_ANOTHER;
         return kept.isPresent()
-                        && !(found instanceof Planned p
-                                && p.schedule().ready() < kept.get().ready() - worth)
+                        && !(found instanceof Planned
+                                && search.soonest() < kept.get().ready() - grace - worth)
                 ? new Planned(kept.get())
                 : found;
+    }
+
+    /** Where there are not the hours for the work, there is nothing to look for. */
+    private int tries(TaskNetwork network, boolean asThought) {
+        if (network.isShortOfHands()) {
+            return 1;
+        }
+        int tries = asThought ? attempts / 4 : attempts;
+        return Math.max(1, tries * LARGE / Math.max(LARGE, network.tasks().size()));
     }
 }

@@ -1,5 +1,7 @@
 package app.kemdro.core.schedule;
 
+import java.util.Collection;
+import java.util.EnumMap;
 import java.util.Map;
 
 /**
@@ -15,6 +17,14 @@ public record SenseWeights(Map<Term, Weight> of) {
         of = Map.copyOf(of);
     }
 
+    /** The same with these terms weighing so many times as much. */
+    public SenseWeights stressing(Collection<Term> terms, double times) {
+        Map<Term, Weight> stressed = new EnumMap<>(Term.class);
+        of.forEach((term, w) ->
+                stressed.put(term, terms.contains(term) ? new Weight(w.free(), w.weight() * times) : w));
+        return new SenseWeights(stressed);
+    }
+
     /** The weight of a term. */
     public Weight weight(Term term) {
         return of.getOrDefault(term, Weight.NOTHING);
@@ -28,8 +38,14 @@ public record SenseWeights(Map<Term, Weight> of) {
         TWINS,
         /** Times that other hands go on with a piece of work. */
         HANDOVERS,
+        /** Times that something is taken up again for the same layer. */
+        AGAIN,
         /** Times that something else is taken up. */
         CHANGES,
+        /** Times that dust, mist or a dryer's air comes beside what has not settled and is no part of the same work. */
+        OPEN,
+        /** Seconds of one bout in which a part of the body is kept one way, beyond what is nothing to speak of. */
+        HELD,
         /** What is a strain, from when it is on until all is ready. */
         WORN,
         /** Times that hands go back up the body. */
@@ -37,7 +53,7 @@ public record SenseWeights(Map<Term, Weight> of) {
 
         /** Whether times are counted, and not seconds. */
         public boolean isCounted() {
-            return this == HANDOVERS || this == CHANGES || this == FLOW;
+            return this == HANDOVERS || this == AGAIN || this == CHANGES || this == OPEN || this == FLOW;
         }
     }
 

@@ -3,6 +3,8 @@ package app.kemdro.core.strike;
 import app.kemdro.core.datafile.DataNode;
 import app.kemdro.core.material.Film;
 import app.kemdro.core.material.Material;
+import app.kemdro.core.method.WorkLaw;
+import app.kemdro.core.method.WorkLaws;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -20,20 +22,14 @@ record RemovalRules(
         List<Kind> kinds,
         Set<String> clings,
         int soakLatest,
-        Pace films,
-        Pace flood,
+        WorkLaw films,
+        WorkLaw flood,
         Set<String> ownParts,
         Set<String> airways,
         String airwayWords,
         Last wash,
         Last soothe) {
-
-    /** Minutes of hands for each thing, and for each 100 cm². */
-    record Pace(double minutes, double per100Cm2) {
-        double on(double areaCm2) {
-            return minutes + per100Cm2 * areaCm2 / 100;
-        }
-    }
+    private static final double MOST_MINUTES = 60;
 
     /**
      * A kind of form.
@@ -48,7 +44,7 @@ record RemovalRules(
             boolean first,
             boolean alone,
             boolean fingers,
-            Pace pace,
+            WorkLaw pace,
             String say,
             String because) {}
 
@@ -68,12 +64,13 @@ record RemovalRules(
         DataNode file = DataNode.resource("/trade/strike.yaml");
         file.onlyKeys(
                 Set.of("kinds", "clings", "soak-latest", "films", "flood", "own-parts", "airways", "wash", "soothe"));
+        WorkLaws laws = WorkLaws.standard();
         return new RemovalRules(
-                file.get("kinds").items().stream().map(RemovalRules::kind).toList(),
+                file.get("kinds").items().stream().map(k -> kind(k, laws)).toList(),
                 Set.copyOf(file.words("clings")),
                 (int) file.get("soak-latest").number(1, 60),
-                pace(file.get("films")),
-                pace(file.get("flood")),
+                laws.of(file.get("films"), MOST_MINUTES),
+                laws.of(file.get("flood"), MOST_MINUTES),
                 Set.copyOf(file.words("own-parts")),
                 Set.copyOf(file.get("airways").words("rows")),
                 file.get("airways").get("say").text(),
@@ -81,22 +78,17 @@ record RemovalRules(
                 last(file.get("soothe")));
     }
 
-    private static Kind kind(DataNode node) {
-        node.onlyKeys(Set.of("id", "kinds", "first", "alone", "fingers", "minutes", "per-100cm2", "say", "because"));
+    private static Kind kind(DataNode node, WorkLaws laws) {
+        node.onlyKeys(Set.of("id", "kinds", "first", "alone", "fingers", "minutes", "law", "times", "say", "because"));
         return new Kind(
                 node.get("id").text(),
                 Set.copyOf(node.words("kinds")),
                 node.flag("first"),
                 node.flag("alone"),
                 node.flag("fingers"),
-                new Pace(node.get("minutes").number(0.1, 60), node.number("per-100cm2", 0, 0, 60)),
+                laws.of(node, MOST_MINUTES),
                 node.get("say").text(),
                 node.get("because").text());
-    }
-
-    private static Pace pace(DataNode node) {
-        return new Pace(
-                node.get("minutes").number(0.1, 60), node.get("per-100cm2").number(0, 60));
     }
 
     private static Last last(DataNode node) {

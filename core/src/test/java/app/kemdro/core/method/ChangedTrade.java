@@ -29,7 +29,9 @@ public final class ChangedTrade {
                 DataNode.resource("/trade/strata.yaml"),
                 DataNode.resource("/trade/repairs.yaml"),
                 DataNode.resource("/trade/states.yaml"),
-                DataNode.resource("/trade/sense.yaml"));
+                DataNode.resource("/trade/sense.yaml"),
+                DataNode.resource("/trade/fingers.yaml"),
+                WorkLaws.standard());
     }
 
     private static DataNode resource(String name) {

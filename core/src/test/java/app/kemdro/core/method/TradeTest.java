@@ -136,7 +136,9 @@ class TradeTest {
                         strata(),
                         DataNode.read("repairs.yaml", new StringReader("{}")),
                         DataNode.read("states.yaml", new StringReader("{}")),
-                        DataNode.read("sense.yaml", new StringReader("{}"))))
+                        DataNode.read("sense.yaml", new StringReader("{}")),
+                        DataNode.read("fingers.yaml", new StringReader("{}")),
+                        WorkLaws.standard()))
                 .isInstanceOf(BrokenFile.class);
         for (String part : says) {
             thrown.hasMessageContaining(part);

@@ -23,7 +23,6 @@ import app.kemdro.core.schedule.ScheduleCheck;
 import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.core.schedule.Task;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -203,7 +202,7 @@ class LookPlannerTest {
     }
 
     /**
-     * A coat over the whole back takes 40 minutes, and its powder must follow within three: where breaks are wished for every 40
+     * A coat over back and belly takes 40 minutes, and its powder must follow within three: where breaks are wished for every 40
      * minutes no break falls between, and the morning is not drawn out in search of one.
      */
     @Test
@@ -219,9 +218,8 @@ class LookPlannerTest {
                 0,
                 false,
                 usual.purpose(),
-                new Brief.Breaks(40, 15, 30),
-                Map.of());
-        Plan plan = planned(look(entry("age-stretch", "lower-back")), often);
+                new Brief.Breaks(40, 15, 30));
+        Plan plan = planned(look(entry("age-stretch", "lower-back", "belly")), often);
         assertThat(ScheduleCheck.problems(plan.network(), plan.schedule())).isEmpty();
         int work = plan.network().tasks().stream().mapToInt(Task::work).sum();
         assertThat(plan.schedule().ready()).isLessThan(2 * work);

@@ -122,7 +122,8 @@ class RunLeversTest {
                 s.formZones(),
                 s.thickness(),
                 s.drying(),
-                s.dryingCool());
+                s.dryingCool(),
+                Optional.empty());
     }
 
     /** What has begun lays what it laid, where it laid it; of what has not begun anything may change. */

@@ -245,4 +245,21 @@ class KeptOrderTest {
         assertThat(kept.ready()).isEqualTo(440);
         assertThat(kept.leastReady()).isEqualTo(300);
     }
+
+    /** Pell could begin at once and waits until 500; Ines is ready at 600, and 50 s sooner where her first step takes 50 s less. */
+    @Test
+    void whatWasHeldBackIsHeldBackStill() {
+        TaskNetwork network = of(
+                List.of(task("a", 100, "a"), task("b", 500, "b"), task("c", 60, "c")),
+                List.of(lag("a", "b", Lag.Kind.END)),
+                INES,
+                PELL);
+        Schedule before =
+                schedule(600, plain("a", "Ines", 0, 100), plain("b", "Ines", 100, 500), plain("c", "Pell", 500, 66));
+        assertThat(kept(network, before).orElseThrow().of("c").start()).isEqualTo(500);
+        Schedule sooner = KeptOrder.of(network, past(50, plain("a", "Ines", 0, 50)), before)
+                .orElseThrow();
+        assertThat(sooner.ready()).isEqualTo(550);
+        assertThat(sooner.of("c").start()).isEqualTo(450);
+    }
 }

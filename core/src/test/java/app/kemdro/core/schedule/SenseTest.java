@@ -10,6 +10,7 @@ import app.kemdro.core.schedule.SenseWeights.Term;
 import app.kemdro.core.schedule.SenseWeights.Weight;
 import app.kemdro.core.schedule.Task.Mode;
 import app.kemdro.core.schedule.Task.Needs;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -26,22 +27,25 @@ class SenseTest {
             Term.HANDOVERS, new Weight(0, 60),
             Term.CHANGES, new Weight(0, 30),
             Term.WORN, new Weight(0, 0.1),
-            Term.FLOW, new Weight(0, 20)));
+            Term.FLOW, new Weight(0, 20),
+            Term.OPEN, new Weight(0, 240),
+            Term.AGAIN, new Weight(0, 120),
+            Term.HELD, new Weight(600, 0.5)));
 
     private static Task task(String id, int seconds, String zone, Mode mode, Trait trait) {
         return new Task(id, seconds, Set.of(zone), Set.of(), Map.of(), Needs.ANYONE, List.of(mode), trait);
     }
 
     private static Trait work(String work) {
-        return new Trait(work, "", "", -1, false);
+        return new Trait(work, "", "", "", -1, false, false, false, Set.of());
     }
 
     private static Trait twin(String twin) {
-        return new Trait("", twin, "", -1, false);
+        return new Trait("", twin, "", "", -1, false, false, false, Set.of());
     }
 
     private static Trait loaded(String loaded, int level) {
-        return new Trait("", "", loaded, level, false);
+        return new Trait("", "", "", loaded, level, false, false, false, Set.of());
     }
 
     private static TaskNetwork network(List<Task> tasks, Lag... lags) {
@@ -146,10 +150,72 @@ class SenseTest {
         assertThat(takenOver(50).amount()).as("side by side nobody takes over").isZero();
     }
 
+    /** Powder from 100 to 200 beside glue on the cheek that is wet until 150; on the far side of the head it does no harm, nor to its own work. */
+    @Test
+    void dustBesideWhatIsWetIsCounted() {
+        Trait wet = new Trait("piece", "", "", "glue", 0, false, false, true, Set.of("cheek", "nose"));
+        Trait dust = new Trait("base", "", "", "powder", 0, false, true, false, Set.of("cheek", "nose"));
+        Trait own = new Trait("piece", "", "", "powder", 0, false, true, false, Set.of("cheek", "nose"));
+        Trait far = new Trait("hand", "", "", "powder", 0, false, true, false, Set.of("hand"));
+        for (Trait powder : List.of(dust, own, far)) {
+            TaskNetwork network = network(List.of(
+                    task("glue", 100, "cheek", new Mode(0, 50, Mode.NEVER, 50), wet),
+                    task("powder", 100, "nose", Mode.NOTHING, powder)));
+            int open = powder == dust ? 1 : 0;
+            ScheduledTask glue = new ScheduledTask("glue", "Ines", 0, 0, 100, 150, Mode.NEVER, 150, 0);
+            assertThat(found(Term.OPEN, network, 200, glue, plain("powder", "Pell", 100, 100))
+                            .amount())
+                    .isEqualTo(open);
+            assertThat(found(Term.OPEN, network, 300, glue, plain("powder", "Pell", 150, 100))
+                            .amount())
+                    .isZero();
+        }
+    }
+
+    /** Base on three places of one layer; between the second and the third the same hands take up something else. */
+    @Test
+    void aColourTakenUpAgainForOneLayerIsCounted() {
+        Trait base = new Trait("base", "", "base 1", "cream", 0, false, false, false, Set.of());
+        TaskNetwork network = network(List.of(
+                task("a", 100, "a", Mode.NOTHING, base),
+                task("b", 100, "b", Mode.NOTHING, base),
+                task("c", 100, "c", Mode.NOTHING, base),
+                task("line", 100, "d", Mode.NOTHING, loaded("pencil", 0))));
+        ScheduledTask[] apart = {
+            plain("a", "Ines", 0, 100),
+            plain("b", "Ines", 100, 100),
+            plain("line", "Ines", 200, 100),
+            plain("c", "Ines", 300, 100)
+        };
+        assertThat(found(Term.AGAIN, network, 400, apart)).isEqualTo(new Found(Term.AGAIN, 1, 120, "c"));
+        apart[2] = plain("line", "Pell", 200, 100);
+        assertThat(found(Term.AGAIN, network, 400, apart).amount()).isZero();
+    }
+
+    /** Eyes shut from 0 to 700 with half a minute between, and again from 800: 100 s beyond ten minutes. */
+    @Test
+    void aPoseKeptForLongerThanTenMinutesIsCounted() {
+        List<Task> tasks = new ArrayList<>();
+        for (String id : List.of("a", "b", "c")) {
+            tasks.add(new Task(
+                    id,
+                    300,
+                    Set.of(id),
+                    Set.of(),
+                    Map.of("eyes", "closed"),
+                    Task.Needs.LEAD,
+                    List.of(Mode.NOTHING),
+                    Trait.NONE));
+        }
+        ScheduledTask[] placed = {plain("a", "Ines", 0, 330), plain("b", "Ines", 360, 340), plain("c", "Ines", 800, 300)
+        };
+        assertThat(found(Term.HELD, network(tasks), 1100, placed)).isEqualTo(new Found(Term.HELD, 100, 50, "b"));
+    }
+
     @Test
     void whatStrainsIsWornUntilAllIsReady() {
         TaskNetwork network = network(List.of(
-                task("lens", 100, "eye-left", Mode.NOTHING, new Trait("", "", "", 3, true)),
+                task("lens", 100, "eye-left", Mode.NOTHING, new Trait("", "", "", "", 3, true, false, false, Set.of())),
                 task("base", 100, "nose", Mode.NOTHING, Trait.NONE)));
         assertThat(found(Term.WORN, network, 1000, plain("lens", "Ines", 0, 100), plain("base", "Ines", 900, 100)))
                 .isEqualTo(new Found(Term.WORN, 900, 90, "lens"));
@@ -182,8 +248,8 @@ class SenseTest {
         double with = 0;
         for (long seed : seeds().toArray()) {
             TaskNetwork network = inThrees(Networks.random(seed, 18));
-            if (Planner.trying(60).plan(network) instanceof Outcome.Planned p
-                    && Planner.trying(60).minding(WEIGHTS).plan(network) instanceof Outcome.Planned m) {
+            if (Planner.trying(200).plan(network) instanceof Outcome.Planned p
+                    && Planner.trying(200).minding(WEIGHTS).plan(network) instanceof Outcome.Planned m) {
                 without += cost(network, p.schedule());
                 with += cost(network, m.schedule());
             }
@@ -208,9 +274,13 @@ class SenseTest {
                                     new Trait(
                                             "work " + k / 3,
                                             k % 7 == 0 ? "twin " + k / 14 : "",
+                                            "",
                                             "tool " + k % 4,
                                             k % 5,
-                                            false));
+                                            false,
+                                            false,
+                                            false,
+                                            Set.of()));
                         })
                         .toList(),
                 network.lags(),

@@ -48,7 +48,7 @@ export function handsBlock(h, state, drive) {
   } else if (step) {
     block.append(html('h2', { class: 'step' }, step.title, ' ', html('small', {}, step.where)));
     if (h.waitsFor && !h.running && !state.isClosed(step)) block.append(html('p', { class: 'c-test' }, 'Waits for ', html('b', {}, h.waitsFor)));
-    if (step.with) block.append(html('p', { class: 'c-test' }, html('b', {}, step.with), ' helps'));
+    if (step.with) block.append(html('p', { class: 'c-test' }, html('b', {}, step.with)));
     if (step.look && !state.waitsLong(h)) block.append(html('p', { class: 'c-test' }, 'Look for ', html('b', {}, step.look)));
     if (mine) step.cautions.slice(0, 1).forEach((c) => block.append(html('p', { class: 'c-caution' }, c)));
     const count = state.countFor(h, step);

@@ -255,12 +255,12 @@ class Order {
   }
 }
 
-/** Fetches what would buy time; the answer for a room that was left meanwhile is dropped. */
-async function fillLevers(place) {
-  const answer = await fetch(`${location.pathname}/levers`).catch(() => null);
+/** Fetches what takes a while to work out; the answer for a room that was left meanwhile is dropped. */
+async function fill(place, what) {
+  const answer = await fetch(`${location.pathname}/${what}`).catch(() => null);
   if (!answer?.ok || !place.isConnected) return;
   const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
-  place.replaceChildren(...document.adoptNode(page.querySelector('#levers')).childNodes);
+  place.replaceChildren(...document.adoptNode(page.querySelector(`#${what}`)).childNodes);
 }
 
 /** Says how a search goes on, and shows the room anew once it is over. */
@@ -278,7 +278,8 @@ async function follow(place) {
 }
 
 export function mountOrder(root) {
-  root.querySelectorAll('[data-levers]').forEach(fillLevers);
+  root.querySelectorAll('[data-signing]').forEach((p) => fill(p, 'signing'));
+  root.querySelectorAll('[data-levers]').forEach((p) => fill(p, 'levers'));
   root.querySelectorAll('[data-search]').forEach(follow);
   const place = root.querySelector('[data-order]');
   if (place) {

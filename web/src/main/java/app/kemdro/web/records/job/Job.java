@@ -1,13 +1,13 @@
 package app.kemdro.web.records.job;
 
 import app.kemdro.core.look.Brief;
+import app.kemdro.core.look.Brief.Allowed;
 import app.kemdro.core.look.Brief.Breaks;
 import app.kemdro.core.look.Brief.Hands;
 import app.kemdro.core.look.Brief.Purpose;
 import app.kemdro.core.look.Brief.Room;
 import app.kemdro.core.look.Brief.Seen;
 import app.kemdro.core.look.Look;
-import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.BenchDays.Hours;
 import app.kemdro.core.plan.BenchWork;
@@ -77,6 +77,8 @@ public class Job {
     private String costumeCovers = "";
     private int costumeMinutes;
     private boolean selfApplied;
+    private String bare = "";
+    private int calmMinutes;
 
     @Enumerated(EnumType.STRING)
     private Seen seen = Seen.CAMERA;
@@ -150,6 +152,7 @@ public class Job {
     /** A new job with nothing on the body yet. */
     public Job(String title, String production, String idea, Brief brief) {
         describe(title, production, idea, brief);
+        allow(brief.allowed());
     }
 
     public long id() {
@@ -176,7 +179,7 @@ public class Job {
         return idea;
     }
 
-    /** Takes over everything the brief says. */
+    /** Takes over what the brief says of who sits, when, where and for what; what is allowed stays. */
     public final void describe(String title, String production, String idea, Brief brief) {
         this.title = title;
         this.production = production;
@@ -221,7 +224,14 @@ public class Job {
                 selfApplied,
                 new Purpose(seen, lastsHours, Joined.split(mustVanish), moneyShort, benchDays),
                 new Breaks(breakEvery, breakMinutes, mealMinutes),
-                own);
+                own,
+                new Allowed(Joined.split(bare), calmMinutes));
+    }
+
+    /** Takes over what the artist allows. */
+    public final void allow(Allowed allowed) {
+        bare = Joined.join(allowed.bare());
+        calmMinutes = allowed.minutes();
     }
 
     /** A form says nothing of how quick hands are: what was learnt of them stays. */
@@ -317,33 +327,13 @@ public class Job {
     }
 
     public Look look() {
-        return new Look(entries.stream()
-                        .map(e -> new LookEntry(
-                                e.entryKey(),
-                                e.technique(),
-                                List.copyOf(Joined.split(e.zones())),
-                                e.coats(),
-                                e.items(),
-                                e.strength(),
-                                e.coverage(),
-                                e.overEntry()))
-                        .toList())
+        return new Look(entries.stream().map(EntryRow::entry).toList())
                 .wishing(wishes.stream().map(WishRow::wish).toList());
     }
 
     /** Replaces what happens on the body. */
     public void setLook(Look look) {
-        entries = look.entries().stream()
-                .map(e -> new EntryRow(
-                        e.id(),
-                        e.techniqueId(),
-                        Joined.join(e.zones()),
-                        e.coats(),
-                        e.items(),
-                        e.strength(),
-                        e.coverage(),
-                        e.over()))
-                .collect(Collectors.toCollection(ArrayList::new));
+        entries = look.entries().stream().map(EntryRow::of).collect(Collectors.toCollection(ArrayList::new));
         wishes = look.wishes().stream().map(WishRow::of).collect(Collectors.toCollection(ArrayList::new));
     }
 

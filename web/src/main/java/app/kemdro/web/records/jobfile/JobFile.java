@@ -28,6 +28,7 @@ import tools.jackson.databind.node.ObjectNode;
  *
  * @param ownTimes what the house has learnt and the job is planned with, by technique/step or "dries" and a family: so many times as
  *     long as in the library
+ * @param allowed skin that is meant to stay bare, and minutes that a calmer order may cost
  * @param paints what the mixes need, by the columns of the table of paints
  * @param order the order it was planned in, so that whoever takes it in has the same; left aside where it does not fit
  * @param runs what happened, written on export and left aside on import
@@ -48,6 +49,7 @@ public record JobFile(
         @Nullable Boolean selfApplied,
         @Nullable Purpose purpose,
         @Nullable @Valid Breaks breaks,
+        @Nullable @Valid Allowed allowed,
         @Nullable @Size(max = LookPlanner.MOST_ENTRIES) List<@NotNull @Valid Entry> look,
         @Nullable @Size(max = MOST_WISHES) List<@NotNull @Valid Wish> wishes,
         @Nullable Bench bench,
@@ -117,6 +119,13 @@ public record JobFile(
             @Nullable List<String> mustVanish,
             @Nullable Boolean moneyShort,
             @Nullable Integer benchDays) {}
+
+    /** What the artist allows. */
+    public record Allowed(
+            @Nullable List<String> bare,
+
+            @Nullable @Min(0) @Max(app.kemdro.core.look.Brief.Allowed.MOST_MINUTES)
+            Integer minutes) {}
 
     /** Rest for everybody: the longest stretch of work, a break, and every third one, in minutes. */
     public record Breaks(

@@ -143,7 +143,15 @@ public class JobReader {
                 Boolean.TRUE.equals(file.selfApplied()),
                 purpose(file.purpose()),
                 breaks(file.breaks()),
-                file.ownTimes() == null ? Map.of() : file.ownTimes());
+                file.ownTimes() == null ? Map.of() : file.ownTimes(),
+                allowed(file.allowed()));
+    }
+
+    private Brief.Allowed allowed(JobFile.@Nullable Allowed given) {
+        return given == null
+                ? Brief.Allowed.NOTHING
+                : new Brief.Allowed(
+                        zones("allowed.bare", some(given.bare())), given.minutes() == null ? 0 : given.minutes());
     }
 
     private static LocalDateTime day(String at, @Nullable LocalDateTime given) {

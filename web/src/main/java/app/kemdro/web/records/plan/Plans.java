@@ -14,6 +14,8 @@ import app.kemdro.core.plan.Planning;
 import app.kemdro.core.plan.Problem;
 import app.kemdro.core.plan.Substitutes;
 import app.kemdro.core.plan.Trials;
+import app.kemdro.core.question.Calmer;
+import app.kemdro.core.question.Questions;
 import app.kemdro.core.run.RunLevers;
 import app.kemdro.core.schedule.Confidence;
 import app.kemdro.core.schedule.Planner;
@@ -61,6 +63,7 @@ public class Plans {
     private final LookPlanner live;
     private final Substitutes substitutes;
     private final Mending mending;
+    private final Calmer calmer;
     private final Levers levers;
     private final RunLevers runLevers;
     private final SingletonSupplier<List<WhenPlanned>> told;
@@ -108,6 +111,7 @@ public class Plans {
         live = new LookPlanner(trade, rules, Planner.trying(LIVE));
         substitutes = new Substitutes(trade, rough);
         mending = new Mending(trade, rough);
+        calmer = new Calmer(trade, thorough, new Questions(trade));
         levers = new Levers(trade, rough);
         runLevers = new RunLevers(levers, rough);
     }
@@ -158,6 +162,19 @@ public class Plans {
                         ? n.schedule().ready() - done.plan().schedule().ready()
                         : 0)
                 .orElse(0);
+    }
+
+    /** Takes another order of the same work, for which so many minutes are allowed. */
+    public Changed calm(Job job, Schedule order, int minutes) {
+        return change(job, j -> {
+            j.allow(j.brief().allowed().withMinutes(minutes));
+            j.keepOrder(snapshots.write(order), "");
+        });
+    }
+
+    /** Calmer orders of the same work, and what would mend one. */
+    public Calmer calmer() {
+        return calmer;
     }
 
     /** What would buy time. */
@@ -285,7 +302,7 @@ public class Plans {
     /** The same with an order that came along; it is taken where it fits and none that is found is shorter. */
     public Job add(Job job, Optional<Schedule> order) {
         if (thorough.asFarAsCanBe(job.look(), job.brief(), order, "").planning() instanceof Planning.Done done) {
-            job.keepOrder(snapshots.write(done.plan().schedule()), "");
+            job.keepOrder(snapshots.write(calmer.signed(done.plan(), job.look())), "");
         }
         return jobs.add(job);
     }

@@ -2,6 +2,7 @@ package app.kemdro.web.records.sample;
 
 import app.kemdro.core.body.Body;
 import app.kemdro.core.look.Brief;
+import app.kemdro.core.look.Brief.Allowed;
 import app.kemdro.core.look.Brief.Breaks;
 import app.kemdro.core.look.Brief.Brows;
 import app.kemdro.core.look.Brief.Hair;
@@ -18,6 +19,7 @@ import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 
 /** "Cold Casting": an invented production about a shut-down bell foundry, and jobs from it, not stored yet. */
 public final class ColdCasting {
@@ -35,16 +37,18 @@ public final class ColdCasting {
                 "The bell-founder whom the metal never quite left: bronze crust over brow and cheek, green patina in the "
                         + "creases, soot around the eyes, dull cracked metal hands, no hair, no brows.",
                 new Brief(
-                        call,
-                        Optional.of(call.minusMinutes(165)),
-                        new Performer("Tomas Brandvik", 183, 84, 57, Set.of("resin-gum"), Brows.THICK, Hair.SHORT),
-                        List.of(hands("Ines", Skill.LEAD, call), hands("Pell", Skill.ASSISTANT, call)),
-                        new Room(21, 45, 1),
-                        COLLAR,
-                        12,
-                        false,
-                        new Purpose(Seen.CLOSE_CAMERA, 9, Set.of("brow-left", "brow-right", "crown"), false, 5),
-                        Breaks.USUAL));
+                                call,
+                                Optional.of(call.minusMinutes(165)),
+                                new Performer(
+                                        "Tomas Brandvik", 183, 84, 57, Set.of("resin-gum"), Brows.THICK, Hair.SHORT),
+                                List.of(hands("Ines", Skill.LEAD, call), hands("Pell", Skill.ASSISTANT, call)),
+                                new Room(21, 45, 1),
+                                COLLAR,
+                                12,
+                                false,
+                                new Purpose(Seen.CLOSE_CAMERA, 9, Set.of("brow-left", "brow-right", "crown"), false, 5),
+                                Breaks.USUAL)
+                        .allowing(new Allowed(Set.of(), 2)));
         job.setLook(new Look(List.of(
                 on("hair-1", "hair-flat", 0, "crown", "hairline", "back-of-head"),
                 on("cap-1", "cap-latex", 0, "crown", "hairline", "back-of-head"),
@@ -94,14 +98,15 @@ public final class ColdCasting {
                 PRODUCTION,
                 "An apprentice with wax running from temple to collar.",
                 new Brief(
-                        call,
-                        Optional.empty(),
-                        new Performer("Marit Oyelaran", 171, 63, 55, Set.of()),
-                        List.of(hands("Pell", Skill.LEAD, call)),
-                        new Room(21, 45, 1),
-                        COLLAR,
-                        10,
-                        false));
+                                call,
+                                Optional.empty(),
+                                new Performer("Marit Oyelaran", 171, 63, 55, Set.of()),
+                                List.of(hands("Pell", Skill.LEAD, call)),
+                                new Room(21, 45, 1),
+                                COLLAR,
+                                10,
+                                false)
+                        .allowing(bare("brow-left", "brow-right", "eye-left", "eye-right")));
         job.setLook(new Look(List.of(
                 on("run-1", "foam-piece-one-side", 0, "temple-left", "cheek-left", "jaw-left"),
                 on("run-edges", "edge-latex", 2, "temple-left", "cheek-left", "jaw-left"),
@@ -125,6 +130,14 @@ public final class ColdCasting {
         return job;
     }
 
+    /** Own ears, nape and hands, and what more is named. */
+    private static Allowed bare(String... more) {
+        Set<String> zones = new TreeSet<>(List.of(more));
+        zones.addAll(List.of(
+                "ear-left", "ear-right", "behind-ear-left", "behind-ear-right", "nape", "hand-left", "hand-right"));
+        return new Allowed(zones, 0);
+    }
+
     /** The Night Shift: soot, quickly. */
     public static Job nightShift(LocalDateTime call) {
         Job job = new Job(
@@ -132,14 +145,15 @@ public final class ColdCasting {
                 PRODUCTION,
                 "One of eleven soot-marked founders: the face they will all be matched to.",
                 new Brief(
-                        call,
-                        Optional.empty(),
-                        new Performer("First of eleven", 0, 0, 0, Set.of()),
-                        List.of(hands("Ines", Skill.LEAD, call)),
-                        new Room(21, 45, 1),
-                        COLLAR,
-                        0,
-                        false));
+                                call,
+                                Optional.empty(),
+                                new Performer("First of eleven", 0, 0, 0, Set.of()),
+                                List.of(hands("Ines", Skill.LEAD, call)),
+                                new Room(21, 45, 1),
+                                COLLAR,
+                                0,
+                                false)
+                        .allowing(bare("brow-left", "brow-right", "upper-lip", "mouth")));
         job.setLook(new Look(List.of(
                 on(
                         "soot",

@@ -75,7 +75,7 @@ class DemoWorld implements SmartInitializingSingleton {
         CompletableFuture<Void> accountsMade = CompletableFuture.runAsync(accounts::ensure, beside);
         LocalDate today = LocalDate.now(clock);
         Optional<Job> cameraTest = jobs.isEmpty()
-                ? Optional.of(jobs.add(ColdCasting.founder(
+                ? Optional.of(plans.add(ColdCasting.founder(
                         "Orrin Vask, camera test", today.minusDays(2).atTime(9, 30))))
                 : Optional.empty();
         CompletableFuture<Void> tested = CompletableFuture.runAsync(

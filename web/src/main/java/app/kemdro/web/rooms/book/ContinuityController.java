@@ -11,6 +11,7 @@ import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.core.strike.Removal;
 import app.kemdro.web.parts.file.Files;
 import app.kemdro.web.parts.print.Sheets;
+import app.kemdro.web.parts.words.Shares;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
@@ -211,7 +212,7 @@ class ContinuityController {
         PlannedStep step = plan.step(p.task());
         return new Line(
                 Words.hour(plan.clock(p.start())),
-                Words.hands(p),
+                Shares.hands(step, p),
                 step.titleWithPlace(),
                 with(step, plan),
                 Day.minutes(p.end() - p.start()),

@@ -70,7 +70,7 @@ record ChairView(
     /**
      * A step at or before hands.
      *
-     * @param with whose hands help, or empty
+     * @param with who helps, or who does which part; empty where one does it alone
      */
     record Now(
             String step,

@@ -12,6 +12,7 @@ import app.kemdro.core.schedule.Schedule;
 import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.core.schedule.Task.Mode;
 import app.kemdro.web.parts.ribbon.Ribbon;
+import app.kemdro.web.parts.words.Shares;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.run.RehearsalDraw;
 import app.kemdro.web.records.run.RunNow;
@@ -209,7 +210,7 @@ final class ChairViewMaker {
                 step.where(),
                 step.lookFor(),
                 step.template().performer(),
-                placed.helper() == null ? "" : placed.helper(),
+                Shares.help(step, placed),
                 step.technique().cautions(),
                 from,
                 until,

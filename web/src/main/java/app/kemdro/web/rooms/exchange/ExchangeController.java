@@ -131,6 +131,8 @@ class ExchangeController {
                         b.purpose().benchDays()),
                 new JobFile.Breaks(
                         b.breaks().every(), b.breaks().minutes(), b.breaks().meal()),
+                new JobFile.Allowed(
+                        trade.body().sorted(b.allowed().bare()), b.allowed().minutes()),
                 job.look().entries().stream()
                         .map(e -> new JobFile.Entry(
                                 e.id(),

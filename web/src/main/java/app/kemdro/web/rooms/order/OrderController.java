@@ -1,9 +1,7 @@
 package app.kemdro.web.rooms.order;
 
-import app.kemdro.core.look.Look;
 import app.kemdro.core.look.Wish;
 import app.kemdro.core.method.Trade;
-import app.kemdro.core.plan.Levers.Lever;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.plan.Planning;
@@ -18,7 +16,6 @@ import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.plan.Plans;
-import app.kemdro.web.records.plan.Removals;
 import app.kemdro.web.records.run.Runs;
 import app.kemdro.web.rooms.Rooms;
 import java.time.Duration;
@@ -29,7 +26,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -44,10 +40,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class OrderController {
     private static final int MOST_SECONDS = 60;
-    /** Less than this is not worth a word, seconds. */
-    private static final int WORTH = 60;
-
-    private static final int MOST_LEVERS = 8;
     private static final int MOST_RISKS = 4;
 
     /** Certainties people think in. */
@@ -56,26 +48,25 @@ class OrderController {
 
     private final Jobs jobs;
     private final Plans plans;
-    private final Removals removals;
     private final Rooms rooms;
-    private final Map<Long, Found> levers = new ConcurrentHashMap<>();
     private final Runs runs;
     private final Searches searches;
     private final Sheets sheets;
     private final Trade trade;
     private final Json json;
+    private final SigningWords signing;
 
     OrderController(
             Jobs jobs,
             Plans plans,
-            Removals removals,
             Rooms rooms,
             Runs runs,
             Searches searches,
             Sheets sheets,
             Trade trade,
-            Json json) {
-        this.removals = removals;
+            Json json,
+            SigningWords signing) {
+        this.signing = signing;
         this.sheets = sheets;
         this.runs = runs;
         this.searches = searches;
@@ -105,6 +96,7 @@ class OrderController {
             model.addAttribute("certainties", certainties(p, confidence));
             model.addAttribute("risks", risks(p, confidence));
             model.addAttribute("against", SenseWords.of(p, trade));
+            model.addAttribute("signing", signing.of(job, p, Optional.empty()));
         });
         model.addAttribute("wishes", wishes(job));
         model.addAttribute("canTakeBack", plans.canTakeBack(job));
@@ -293,86 +285,6 @@ class OrderController {
     @ResponseBody
     Searches.State state(@PathVariable long id) {
         return searches.state(id);
-    }
-
-    /** What would buy time, as it is said. */
-    record LeverLine(String says, String saves, String costs, String risk) {}
-
-    /** What would buy time; asked for once the room is shown. */
-    @GetMapping("/jobs/{id}/order/levers")
-    String levers(@PathVariable long id, Model model) {
-        Job job = jobs.get(id);
-        model.addAttribute("job", job);
-        model.addAttribute("levers", lines(found(job), job));
-        return "rooms/order/levers";
-    }
-
-    /** Found once for each version of a job. */
-    private List<Lever> found(Job job) {
-        Found known = levers.get(job.id());
-        if (known == null || !known.version().equals(job.version())) {
-            known = new Found(job.version(), look(job));
-            levers.put(job.id(), known);
-        }
-        return known.levers();
-    }
-
-    private record Found(String version, List<Lever> levers) {}
-
-    /** Rough plans find them, and the full plan says what each really brings: what brings less than a minute is not offered. */
-    private List<Lever> look(Job job) {
-        Look look = plans.of(job).look();
-        List<Lever> single = plans.levers().of(look, job.brief());
-        List<Lever> all = new ArrayList<>(single.subList(0, Math.min(MOST_LEVERS, single.size())));
-        plans.levers().pairs(single, look, job.brief()).stream().limit(2).forEach(all::add);
-        return all.stream()
-                .map(l -> l.saving(plans.saves(job, l.look(), l.brief())))
-                .filter(l -> l.saved() >= WORTH)
-                .sorted(Comparator.comparingInt(Lever::saved).reversed())
-                .toList();
-    }
-
-    private List<LeverLine> lines(List<Lever> levers, Job job) {
-        int now = plans.of(job).plan().map(p -> removals.of(p).seconds()).orElse(0);
-        return levers.stream()
-                .map(l -> new LeverLine(
-                        l.says(),
-                        "−" + Words.span(Math.round(l.saved() / 60.0)),
-                        costs(money(l.euros()), later(l, job, now)),
-                        l.risk()))
-                .toList();
-    }
-
-    private static String costs(String money, String later) {
-        return money.isEmpty() || later.isEmpty() ? money + later : money + ", " + later;
-    }
-
-    /** What another glue costs at the end of the day, when it comes off. */
-    private String later(Lever lever, Job job, int now) {
-        if (lever.look().equals(job.look())
-                || !(plans.rough(lever.look(), lever.brief()) instanceof Planning.Done done)) {
-            return "";
-        }
-        long minutes = Math.round((removals.of(done.plan()).seconds() - now) / 60.0);
-        return minutes == 0 ? "" : "comes off " + Words.span(Math.abs(minutes)) + (minutes > 0 ? " later" : " sooner");
-    }
-
-    private static String money(double euros) {
-        long whole = Math.round(euros);
-        return whole == 0 ? "" : (whole > 0 ? "+" : "−") + "€ " + Math.abs(whole);
-    }
-
-    /** Pulls a lever: the one that says so, planned again on the job as it is now. */
-    @PostMapping("/jobs/{id}/order/levers")
-    String pull(@PathVariable long id, @RequestParam String says, RedirectAttributes after) {
-        runs.refuseWhileRunning(id);
-        Job job = jobs.get(id);
-        Optional<Lever> lever =
-                found(job).stream().filter(l -> l.says().equals(says)).findFirst();
-        String said = lever.map(l -> plans.pull(job, l.look(), l.brief()).said())
-                .orElse("That would not buy time any more. Nothing was changed.");
-        after.addFlashAttribute(Rooms.CHANGE, said);
-        return "redirect:/jobs/" + id + "/order";
     }
 
     /** How far it may be from the best, in words. */

@@ -8,6 +8,7 @@ import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.core.schedule.Task.Mode;
 import app.kemdro.web.parts.figure.Stratum;
 import app.kemdro.web.parts.ribbon.Labels;
+import app.kemdro.web.parts.words.Shares;
 import app.kemdro.web.parts.words.Words;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -78,7 +79,7 @@ public record OrderModel(List<String> rows, Map<String, List<Integer>> pins, Lis
                 everywhere ? List.of() : step.rows(),
                 p.worker() == null ? -1 : names.indexOf(p.worker()),
                 p.worker() == null ? "" : p.worker(),
-                Words.hands(p),
+                Shares.hands(step, p),
                 minutes(p.start()),
                 minutes(p.end()),
                 minutes(p.settled()),

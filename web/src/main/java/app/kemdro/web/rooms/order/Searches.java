@@ -82,13 +82,13 @@ class Searches implements DisposableBean {
                 return;
             }
             Proof proof = prover.prove(plan.network(), Optional.of(plan.schedule()), limit, () -> search.stopped);
-            Schedule found = proof.schedule().orElse(plan.schedule());
+            Schedule found = proof.schedule().filter(s -> isWorth(s, plan)).orElse(plan.schedule());
             Job now = jobs.get(id);
             if (!now.version().equals(search.version)) {
                 search.says = "The job was changed meanwhile; look again.";
                 return;
             }
-            plans.takeOrder(now, plan, found);
+            plans.takeOrder(now, plan, calmed(plan, found));
             search.says = says(plan, found);
         } catch (RuntimeException e) {
             LOG.warn("A search for a better order broke off", e);
@@ -96,6 +96,17 @@ class Searches implements DisposableBean {
         } finally {
             search.over = true;
         }
+    }
+
+    /** First the shortest, then sense: what the exact search found knows nothing of it. */
+    private Schedule calmed(Plan plan, Schedule found) {
+        return found.ready() < plan.schedule().ready() ? plans.calmer().calmed(plan, found) : found;
+    }
+
+    /** An order for which some minutes are allowed is left only for one that is ready sooner by more than those. */
+    private static boolean isWorth(Schedule found, Plan plan) {
+        int allowed = plan.brief().allowed().minutes() * 60;
+        return allowed == 0 || found.ready() < plan.schedule().ready() - allowed;
     }
 
     private static String says(Plan plan, Schedule found) {

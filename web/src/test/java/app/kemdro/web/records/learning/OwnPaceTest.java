@@ -35,7 +35,7 @@ class OwnPaceTest {
         Job own = jobs.get(job.id());
         double factor = own.brief().crew().get(0).factor();
         assertThat(factor).isNotEqualTo(1).isBetween(0.8, 1.25);
-        // what was learnt may by chance be the library's own pace to the second; a fifth slower is planned as slower
+        // what was learnt is within minutes of the library; a fifth slower is planned as slower
         Job slower = jobs.change(job.id(), j -> j.pace("Ines", 1.2));
         assertThat(plans.of(slower).plan().orElseThrow().schedule().ready()).isGreaterThan(before + 300);
         jobs.change(job.id(), j -> j.pace("Ines", factor));

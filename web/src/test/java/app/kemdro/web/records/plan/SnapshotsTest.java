@@ -57,6 +57,7 @@ class SnapshotsTest {
                                 Brief.Room.class,
                                 Brief.Purpose.class,
                                 Brief.Breaks.class,
+                                Brief.Allowed.class,
                                 Schedule.class,
                                 ScheduledTask.class,
                                 Rest.class)
@@ -67,12 +68,13 @@ class SnapshotsTest {
                         "LookEntry: id techniqueId zones coats items strength coverage over",
                         "Wish: kind step to minutes",
                         "Brief: call chairIn performer crew room costumeCovers costumeMinutes selfApplied purpose breaks"
-                                + " own",
+                                + " own allowed",
                         "Performer: name heightCm weightKg headCm reactsTo brows hair",
                         "Hands: name skill from until factor",
                         "Room: temperatureC humidityPercent dryers",
                         "Purpose: seen lastsHours mustVanish moneyShort benchDays",
                         "Breaks: every minutes meal",
+                        "Allowed: bare minutes",
                         "Schedule: placed rests ready leastReady",
                         "ScheduledTask: task worker helper mode start end usable closes settled missed",
                         "Rest: start end");

@@ -109,24 +109,29 @@ abstract class Seated {
         while (LocalDateTime.now(clock).isBefore(end)) {
             RunNow s = now();
             LocalDateTime at = runs.now(s.run());
-            for (var worker : s.plan().network().workers()) {
-                RunNow then = now();
-                var running = then.state().runningBy(worker.id());
-                if (running.isPresent()
-                        && !then.plan()
-                                .clock(then.schedule().of(running.get()).end())
-                                .isAfter(at)) {
-                    report(at, worker.id(), "FINISH", running.get());
-                } else if (running.isEmpty()) {
-                    then.schedule().placed().stream()
-                            .filter(p -> worker.id().equals(p.worker()))
-                            .filter(p -> then.state().step(p.task()).status() == Status.WAITING)
-                            .findFirst()
-                            .filter(p -> !then.plan().clock(p.start()).isAfter(at))
-                            .ifPresent(p -> report(at, worker.id(), "START", p.task()));
-                }
-            }
+            s.plan().network().workers().forEach(w -> finishWhatIsOver(at, w.id()));
+            s.plan().network().workers().forEach(w -> beginWhatIsDue(at, w.id()));
             clock.pass(Duration.ofSeconds(20));
+        }
+    }
+
+    private void finishWhatIsOver(LocalDateTime at, String hands) {
+        RunNow s = now();
+        s.state()
+                .runningBy(hands)
+                .filter(step -> !s.plan().clock(s.schedule().of(step).end()).isAfter(at))
+                .ifPresent(step -> report(at, hands, "FINISH", step));
+    }
+
+    private void beginWhatIsDue(LocalDateTime at, String hands) {
+        RunNow s = now();
+        if (s.state().runningBy(hands).isEmpty()) {
+            s.schedule().placed().stream()
+                    .filter(p -> hands.equals(p.worker()))
+                    .filter(p -> s.state().step(p.task()).status() == Status.WAITING)
+                    .findFirst()
+                    .filter(p -> !s.plan().clock(p.start()).isAfter(at))
+                    .ifPresent(p -> report(at, hands, "START", p.task()));
         }
     }
 

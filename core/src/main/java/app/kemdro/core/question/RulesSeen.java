@@ -1,0 +1,87 @@
+package app.kemdro.core.question;
+
+import app.kemdro.core.method.Rule;
+import app.kemdro.core.method.Rule.Near;
+import app.kemdro.core.method.Rule.Pick;
+import app.kemdro.core.question.Answer.Fault;
+import app.kemdro.core.question.OrderAsDone.Done;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+
+/** Whether rules of the trade are kept in an order, by when each step ends and begins. */
+final class RulesSeen {
+    private final OrderAsDone order;
+
+    RulesSeen(OrderAsDone order) {
+        this.order = order;
+    }
+
+    List<Fault> faults(Rule rule) {
+        List<Fault> faults = new ArrayList<>();
+        Map<String, List<Done>> byEntry = order.byEntry();
+        for (List<Done> first : byEntry.values()) {
+            for (List<Done> second : byEntry.values()) {
+                if (first != second
+                        && !slot(first).equals(slot(second))
+                        && rule.before().fits(first.get(0).step().technique(), order.regions(first))
+                        && rule.after().fits(second.get(0).step().technique(), order.regions(second))) {
+                    worst(rule, first, second, faults);
+                }
+            }
+        }
+        return faults;
+    }
+
+    private static String slot(List<Done> entry) {
+        return entry.get(0).step().technique().slot();
+    }
+
+    private void worst(Rule rule, List<Done> first, List<Done> second, List<Fault> faults) {
+        Done late = null;
+        Done early = null;
+        for (Done a : meant(rule.before(), first)) {
+            for (Done b : meant(rule.after(), second)) {
+                boolean near = rule.near() == Near.ANYWHERE
+                        || order.touch(
+                                rule.before().picksSteps() ? a.zones() : all(first),
+                                rule.after().picksSteps() ? b.zones() : all(second));
+                if (near
+                        && a.at().end() > b.at().start()
+                        && (late == null
+                                || a.at().end() - b.at().start()
+                                        > late.at().end() - early.at().start())) {
+                    late = a;
+                    early = b;
+                }
+            }
+        }
+        if (late != null) {
+            int by = late.at().end() - early.at().start();
+            faults.add(new Fault(
+                    "%s begins %d min before %s is done"
+                            .formatted(early.title(), OrderAsDone.minutes(by), late.title()),
+                    List.of(early.step().id(), late.step().id()),
+                    by));
+        }
+    }
+
+    private static List<String> all(List<Done> entry) {
+        return entry.stream()
+                .map(Done::zones)
+                .flatMap(Collection::stream)
+                .distinct()
+                .toList();
+    }
+
+    private List<Done> meant(Pick pick, List<Done> entry) {
+        return entry.stream()
+                .filter(d -> !pick.picksSteps()
+                        || d.step().material().filter(pick::fits).isPresent())
+                .filter(d -> pick.regions().isEmpty()
+                        || d.zones().isEmpty()
+                        || order.regions(List.of(d)).stream().anyMatch(pick.regions()::contains))
+                .toList();
+    }
+}
