@@ -28,7 +28,7 @@ class SecurityConfig {
                                 .permitAll()
                                 .requestMatchers(HttpMethod.GET, "/", "/shelf")
                                 .authenticated()
-                                .requestMatchers(HttpMethod.POST, "/house/schools")
+                                .requestMatchers(HttpMethod.POST, "/house/schools/**")
                                 .hasAnyRole("LEAD", "HANDS")
                                 .requestMatchers("/people/**", "/jobs/new", "/import", "/house/backup")
                                 .hasRole("LEAD")

@@ -174,26 +174,37 @@ public record Brief(
      *
      * @param bare zones that are meant to stay bare, though they will be seen
      * @param minutes so many minutes later it may be ready where that makes for a calmer order, 0 to {@link #MOST_MINUTES}
+     * @param schools the way that was chosen, by id of a question of order in which practitioners differ
      */
-    public record Allowed(Set<String> bare, int minutes) {
+    public record Allowed(Set<String> bare, int minutes, Map<String, String> schools) {
         /** More than this is not allowed for an order. */
         public static final int MOST_MINUTES = 30;
 
-        public static final Allowed NOTHING = new Allowed(Set.of(), 0);
+        public static final Allowed NOTHING = new Allowed(Set.of(), 0, Map.of());
 
         public Allowed {
             bare = bare == null ? Set.of() : Set.copyOf(bare);
+            schools = schools == null ? Map.of() : Map.copyOf(schools);
             if (minutes < 0 || minutes > MOST_MINUTES) {
                 throw new IllegalArgumentException("A calmer order may cost 0 to " + MOST_MINUTES + " min");
             }
         }
 
+        /** With the schools that hold where nobody has chosen. */
+        public Allowed(Set<String> bare, int minutes) {
+            this(bare, minutes, Map.of());
+        }
+
         public Allowed withBare(Set<String> zones) {
-            return new Allowed(zones, minutes);
+            return new Allowed(zones, minutes, schools);
         }
 
         public Allowed withMinutes(int other) {
-            return new Allowed(bare, other);
+            return new Allowed(bare, other, schools);
+        }
+
+        public Allowed withSchools(Map<String, String> others) {
+            return new Allowed(bare, minutes, others);
         }
     }
 

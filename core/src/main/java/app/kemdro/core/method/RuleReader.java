@@ -4,6 +4,8 @@ import app.kemdro.core.datafile.DataNode;
 import app.kemdro.core.material.MaterialRole;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 
@@ -12,9 +14,11 @@ final class RuleReader {
     private final Set<String> slots;
     private final Strata strata;
     private final Set<String> states;
+    private final List<OrderSchool> schools;
 
-    /** Of a trade with these kinds of work, of which some technique leaves these states. */
-    RuleReader(Set<String> slots, Strata strata, Set<String> states) {
+    /** Of a trade with these kinds of work, of which some technique leaves these states, and with these schools. */
+    RuleReader(Set<String> slots, Strata strata, Set<String> states, List<OrderSchool> schools) {
+        this.schools = schools;
         this.slots = slots;
         this.strata = strata;
         this.states = states;
@@ -25,7 +29,7 @@ final class RuleReader {
     }
 
     private Rule rule(DataNode node) {
-        node.onlyKeys(Set.of("id", "before", "after", "near", "alone", "because"));
+        node.onlyKeys(Set.of("id", "before", "after", "near", "alone", "school", "because"));
         return new Rule(
                 node.get("id").text(),
                 pick(node.get("before")),
@@ -34,7 +38,21 @@ final class RuleReader {
                         ? Rule.Near.ANYWHERE
                         : node.get("near").choice(Rule.Near.class),
                 node.flag("alone"),
+                Optional.ofNullable(node.find("school")).map(this::taken),
                 node.get("because").text());
+    }
+
+    private OrderSchool.Taken taken(DataNode node) {
+        Map.Entry<String, DataNode> said = node.entries().entrySet().iterator().next();
+        OrderSchool.Taken taken =
+                new OrderSchool.Taken(said.getKey(), said.getValue().text());
+        schools.stream()
+                .filter(s -> s.id().equals(taken.school()))
+                .findFirst()
+                .flatMap(s -> s.way(taken.way()))
+                .orElseThrow(() ->
+                        node.broken("there is no way '" + taken.way() + "' of a school '" + taken.school() + "'"));
+        return taken;
     }
 
     /** What fingers may have on them. */
@@ -53,7 +71,7 @@ final class RuleReader {
     }
 
     private Rule.Pick pick(DataNode node) {
-        node.onlyKeys(Set.of("slots", "regions", "not", "gives", "lays"));
+        node.onlyKeys(Set.of("slots", "regions", "not", "gives", "lays", "wholly", "costume"));
         Set<String> picked = new HashSet<>(node.words("slots"));
         Set<String> except = new HashSet<>(node.words("not"));
         Stream.concat(picked.stream(), except.stream())
@@ -71,6 +89,13 @@ final class RuleReader {
         }
         picked.removeAll(except);
         return new Rule.Pick(
-                picked, new HashSet<>(node.words("regions")), gives, node.choices("lays", MaterialRole.class));
+                picked,
+                new HashSet<>(node.words("regions")),
+                gives,
+                node.choices("lays", MaterialRole.class),
+                node.flag("wholly"),
+                node.find("costume") == null
+                        ? Rule.Costume.ANYWHERE
+                        : node.get("costume").choice(Rule.Costume.class));
     }
 }

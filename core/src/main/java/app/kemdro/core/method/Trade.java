@@ -11,6 +11,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** All that Kemdro knows of the trade, read once: body, materials, techniques and rules of order. */
 public final class Trade {
@@ -23,6 +24,7 @@ public final class Trade {
     private final Strata strata;
     private final List<Repair> repairs;
     private final Map<String, String> states;
+    private final List<OrderSchool> orderSchools;
     private final Map<Role, Technique> first = new EnumMap<>(Role.class);
     private final Map<String, List<Technique>> implied = new HashMap<>();
 
@@ -35,7 +37,9 @@ public final class Trade {
             List<Repair> repairs,
             Map<String, String> states,
             List<SenseOf> sense,
-            List<FingerState> fingers) {
+            List<FingerState> fingers,
+            List<OrderSchool> orderSchools) {
+        this.orderSchools = orderSchools;
         this.fingers = fingers;
         this.sense = sense;
         this.states = Map.copyOf(states);
@@ -66,12 +70,7 @@ public final class Trade {
                 Body.standard(),
                 Materials.standard(),
                 DataFiles.shipped("/trade/techniques"),
-                DataNode.resource("/trade/rules.yaml"),
-                DataNode.resource("/trade/strata.yaml"),
-                DataNode.resource("/trade/repairs.yaml"),
-                DataNode.resource("/trade/states.yaml"),
-                DataNode.resource("/trade/sense.yaml"),
-                DataNode.resource("/trade/fingers.yaml"),
+                name -> DataNode.resource("/trade/" + name + ".yaml"),
                 WorkLaws.standard());
     }
 
@@ -134,6 +133,29 @@ public final class Trade {
 
     public List<Rule> rules() {
         return rules;
+    }
+
+    /**
+     * Rules that hold for work on somebody else, or on oneself.
+     *
+     * @param chosen ways that were chosen, by school
+     */
+    public List<Rule> rules(boolean selfApplied, Map<String, String> chosen) {
+        Map<String, String> ways = new HashMap<>();
+        orderSchools.forEach(s -> ways.put(s.id(), taken(s, chosen).id()));
+        return rules.stream().filter(r -> r.holds(selfApplied, ways)).toList();
+    }
+
+    /** The way of a school that is taken: the chosen one, or the first where none of its ways was chosen. */
+    public static OrderSchool.Way taken(OrderSchool school, Map<String, String> chosen) {
+        return Optional.ofNullable(chosen.get(school.id()))
+                .flatMap(school::way)
+                .orElse(school.ways().get(0));
+    }
+
+    /** Questions of order in which practitioners differ, in file order. */
+    public List<OrderSchool> orderSchools() {
+        return orderSchools;
     }
 
     /** What is on the fingers of somebody who works on themselves, and what they do not touch with it. */

@@ -18,6 +18,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -38,28 +39,29 @@ final class TradeReader {
         this.stepReader = new StepReader(body, materials, laws);
     }
 
+    /**
+     * Reads a trade.
+     *
+     * @param file the files beside those of techniques, by name
+     */
     static Trade read(
             Body body,
             Materials materials,
             List<DataNode> techniqueFiles,
-            DataNode ruleFile,
-            DataNode strataFile,
-            DataNode repairFile,
-            DataNode stateFile,
-            DataNode senseFile,
-            DataNode fingerFile,
+            Function<String, DataNode> file,
             WorkLaws laws) {
         TradeReader reader = new TradeReader(body, materials, laws);
-        Strata strata = Strata.read(strataFile);
+        Strata strata = Strata.read(file.apply("strata"));
         Map<String, DataNode> nodes = DataFiles.entries(techniqueFiles);
         List<Technique> techniques = new ArrayList<>();
         nodes.forEach((id, node) -> techniques.add(reader.technique(id, likeAnother(id, node, nodes), strata)));
         reader.checkStates(techniques, nodes);
         Set<String> slots = techniques.stream().map(Technique::slot).collect(Collectors.toSet());
-        RuleReader ruleReader = new RuleReader(slots, strata, given(techniques));
-        List<Rule> rules = ruleReader.rules(ruleFile);
+        List<OrderSchool> schools = OrderSchools.read(file.apply("schools"), techniques);
+        RuleReader ruleReader = new RuleReader(slots, strata, given(techniques), schools);
+        List<Rule> rules = ruleReader.rules(file.apply("rules"));
         List<Repair> repairs = new ArrayList<>();
-        repairFile.entries().forEach((id, node) -> repairs.add(reader.repair(id, node, slots, strata)));
+        file.apply("repairs").entries().forEach((id, node) -> repairs.add(reader.repair(id, node, slots, strata)));
         return new Trade(
                 body,
                 materials,
@@ -67,9 +69,10 @@ final class TradeReader {
                 rules,
                 strata,
                 repairs,
-                reader.states(stateFile, techniques),
-                SenseOf.read(senseFile),
-                ruleReader.fingers(fingerFile));
+                reader.states(file.apply("states"), techniques),
+                SenseOf.read(file.apply("sense")),
+                ruleReader.fingers(file.apply("fingers")),
+                schools);
     }
 
     /** Words of states that some technique gives or needs. */

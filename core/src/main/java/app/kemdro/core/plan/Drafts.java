@@ -45,7 +45,7 @@ final class Drafts {
         Wishes wishes =
                 new Wishes(look.wishes(), steps.stream().map(Expanded::step).toList(), brief);
         Optional<Precedence> order = problems.isEmpty()
-                ? Optional.of(new Precedence(trade, composition, steps, wishes.lags(), brief.selfApplied()))
+                ? Optional.of(new Precedence(trade, composition, steps, wishes.lags(), brief))
                 : Optional.empty();
         problems.addAll(wishes.problems(steps));
         List<Lag> lags = order.map(Precedence::lags).orElse(List.of());

@@ -124,7 +124,7 @@ final class PlanNotes {
                                         u.rule().because()),
                         !draft.wishes().lags().isEmpty()
                                 ? "A wish of yours, or what the look needs, has it so: drop the wish in Order, or leave it."
-                                : "What the look needs has it so: take one of both out, or leave it.",
+                                : "What the look needs has it so, and no order of it keeps this: take one of both out, or leave it.",
                         u.after().zones()))
                 .toList();
     }

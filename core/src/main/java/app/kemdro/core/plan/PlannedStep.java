@@ -62,6 +62,11 @@ public record PlannedStep(
                 sharing);
     }
 
+    /** To which part of its entry it belongs: face, neck, chest and limbs are parts of their own. */
+    public String part() {
+        return id.substring(0, id.indexOf('/'));
+    }
+
     /** What is done, as said aloud. */
     public String title() {
         return template.name() + (coat > 0 ? " " + coat : "");

@@ -3,6 +3,7 @@ package app.kemdro.core.plan;
 import app.kemdro.core.body.Body;
 import app.kemdro.core.body.Capitals;
 import app.kemdro.core.body.Zone;
+import app.kemdro.core.look.Brief;
 import app.kemdro.core.method.Need;
 import app.kemdro.core.method.Role;
 import app.kemdro.core.method.StepTemplate;
@@ -31,7 +32,7 @@ final class Precedence {
     private final Links links = new Links();
     private final List<RulesKept.Unkept> unkept;
 
-    Precedence(Trade trade, Composition composition, List<Expanded> steps, List<Lag> wished, boolean selfApplied) {
+    Precedence(Trade trade, Composition composition, List<Expanded> steps, List<Lag> wished, Brief brief) {
         this.trade = trade;
         this.body = trade.body();
         this.composition = composition;
@@ -44,7 +45,7 @@ final class Precedence {
                 .toList();
         laid.forEach(e -> over(e, laid));
         wished.forEach(l -> links.add(l.from(), l.to(), l.kind(), l.within(), l.because()));
-        unkept = new RulesKept(trade, composition, byEntry, links).keep(selfApplied);
+        unkept = new RulesKept(trade, composition, byEntry, links, brief).keep();
         strata(laid);
     }
 

@@ -1,6 +1,7 @@
 package app.kemdro.core.plan;
 
 import app.kemdro.core.body.Body;
+import app.kemdro.core.look.Brief;
 import app.kemdro.core.method.Rule;
 import app.kemdro.core.method.Rule.Near;
 import app.kemdro.core.method.Rule.Pick;
@@ -23,6 +24,7 @@ import java.util.stream.Stream;
  */
 final class RulesKept {
     private final Trade trade;
+    private final Brief brief;
     private final Body body;
     private final List<Entry> entries;
     private final Map<String, List<Expanded>> byEntry;
@@ -38,7 +40,8 @@ final class RulesKept {
      */
     record Unkept(Rule rule, Entry before, Entry after) {}
 
-    RulesKept(Trade trade, Composition composition, Map<String, List<Expanded>> byEntry, Links links) {
+    RulesKept(Trade trade, Composition composition, Map<String, List<Expanded>> byEntry, Links links, Brief brief) {
+        this.brief = brief;
         this.trade = trade;
         this.body = trade.body();
         this.entries = composition.entries();
@@ -51,8 +54,8 @@ final class RulesKept {
     }
 
     /** Links what they say, and returns what cannot be kept. */
-    List<Unkept> keep(boolean selfApplied) {
-        trade.rules().stream().filter(r -> r.holds(selfApplied)).forEach(this::keep);
+    List<Unkept> keep() {
+        trade.rules(brief.selfApplied(), brief.allowed().schools()).forEach(this::keep);
         return List.copyOf(unkept);
     }
 
@@ -72,7 +75,10 @@ final class RulesKept {
     }
 
     private boolean fits(Pick pick, Entry entry) {
-        return pick.fits(entry.technique(), regions.getOrDefault(entry.id(), Set.of()));
+        return pick.fits(
+                entry.technique(),
+                regions.getOrDefault(entry.id(), Set.of()),
+                entry.reach().stream().anyMatch(brief.costumeCovers()::contains));
     }
 
     private void keep(Rule rule, Entry before, List<Expanded> earlier, Entry after, List<Expanded> later) {

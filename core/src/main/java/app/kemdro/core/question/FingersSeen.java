@@ -7,7 +7,6 @@ import app.kemdro.core.question.Answer.Fault;
 import app.kemdro.core.question.OrderAsDone.Done;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
 
 /** Whether somebody who works on themselves is asked for something with fingers that are greased, painted or nailed. */
 final class FingersSeen {
@@ -61,8 +60,7 @@ final class FingersSeen {
     }
 
     private boolean isPicked(Pick pick, Done done) {
-        Set<String> regions = order.regions(List.of(done));
-        return pick.fits(done.step().technique(), regions)
+        return order.fits(pick, List.of(done))
                 && (!pick.picksSteps()
                         || done.step().material().filter(pick::fits).isPresent());
     }

@@ -1,6 +1,7 @@
 package app.kemdro.core.question;
 
 import app.kemdro.core.body.Body;
+import app.kemdro.core.method.Rule.Pick;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.schedule.Rest;
@@ -21,6 +22,7 @@ final class OrderAsDone {
     private final Body body;
     private final List<Done> steps;
     private final Map<String, List<Done>> byEntry;
+    private final Map<String, List<Done>> byPart;
 
     OrderAsDone(Plan plan, Body body) {
         this.plan = plan;
@@ -32,6 +34,8 @@ final class OrderAsDone {
                 .toList();
         this.byEntry =
                 steps.stream().collect(Collectors.groupingBy(Done::entry, LinkedHashMap::new, Collectors.toList()));
+        this.byPart = steps.stream()
+                .collect(Collectors.groupingBy(d -> d.step().part(), LinkedHashMap::new, Collectors.toList()));
     }
 
     /** A step with its time. */
@@ -71,11 +75,26 @@ final class OrderAsDone {
         return byEntry;
     }
 
+    /** The same by part of an entry. */
+    Map<String, List<Done>> byPart() {
+        return byPart;
+    }
+
     Set<String> regions(Collection<Done> some) {
         return some.stream()
                 .flatMap(d -> d.zones().stream())
                 .map(z -> body.zone(z).region())
                 .collect(Collectors.toSet());
+    }
+
+    /** Whether an entry is picked, as far as it is not said by steps. */
+    boolean fits(Pick pick, List<Done> entry) {
+        return pick.fits(
+                entry.get(0).step().technique(),
+                regions(entry),
+                entry.stream()
+                        .flatMap(d -> d.zones().stream())
+                        .anyMatch(plan.brief().costumeCovers()::contains));
     }
 
     /** Whether these zones meet or lie side by side. */

@@ -1,8 +1,10 @@
 package app.kemdro.core.question;
 
 import app.kemdro.core.look.BareSkin;
+import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.method.Role;
+import app.kemdro.core.method.Rule;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.question.Answer.Fault;
@@ -34,9 +36,9 @@ public final class Questions {
         StepsSeen steps = new StepsSeen(order, look, trade);
         List<Fault> faults = new ArrayList<>();
         RulesSeen rules = new RulesSeen(order);
-        question.rules().stream()
-                .filter(r -> r.holds(order.plan().brief().selfApplied()))
-                .forEach(r -> faults.addAll(rules.faults(r)));
+        Brief brief = order.plan().brief();
+        List<Rule> held = trade.rules(brief.selfApplied(), brief.allowed().schools());
+        question.rules().stream().filter(held::contains).forEach(r -> faults.addAll(rules.faults(r)));
         faults.addAll(
                 switch (question.how()) {
                     case RULES -> List.of();

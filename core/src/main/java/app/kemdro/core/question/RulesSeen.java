@@ -20,13 +20,13 @@ final class RulesSeen {
 
     List<Fault> faults(Rule rule) {
         List<Fault> faults = new ArrayList<>();
-        Map<String, List<Done>> byEntry = order.byEntry();
-        for (List<Done> first : byEntry.values()) {
-            for (List<Done> second : byEntry.values()) {
+        Map<String, List<Done>> parts = order.byPart();
+        for (List<Done> first : parts.values()) {
+            for (List<Done> second : parts.values()) {
                 if (first != second
                         && !slot(first).equals(slot(second))
-                        && rule.before().fits(first.get(0).step().technique(), order.regions(first))
-                        && rule.after().fits(second.get(0).step().technique(), order.regions(second))) {
+                        && order.fits(rule.before(), first)
+                        && order.fits(rule.after(), second)) {
                     worst(rule, first, second, faults);
                 }
             }

@@ -25,12 +25,7 @@ public final class ChangedTrade {
                 Body.standard(),
                 Materials.read(families, DataNode.resource("/trade/allergens.yaml")),
                 DataFiles.shipped("/trade/techniques"),
-                DataNode.resource("/trade/rules.yaml"),
-                DataNode.resource("/trade/strata.yaml"),
-                DataNode.resource("/trade/repairs.yaml"),
-                DataNode.resource("/trade/states.yaml"),
-                DataNode.resource("/trade/sense.yaml"),
-                DataNode.resource("/trade/fingers.yaml"),
+                name -> DataNode.resource("/trade/" + name + ".yaml"),
                 WorkLaws.standard());
     }
 

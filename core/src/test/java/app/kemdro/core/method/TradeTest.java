@@ -8,7 +8,9 @@ import app.kemdro.core.datafile.BrokenFile;
 import app.kemdro.core.datafile.DataNode;
 import app.kemdro.core.material.Materials;
 import java.io.StringReader;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 
 class TradeTest {
@@ -121,28 +123,57 @@ class TradeTest {
                 .hasMessageContaining("must fall");
     }
 
-    private static DataNode strata() {
-        return DataNode.read("strata.yaml", new StringReader("- { slot: odd, because: A test. }"));
+    private static void assertBroken(String techniques, String... says) {
+        assertBroken(Map.of(), techniques, says);
     }
 
-    private static void assertBroken(String techniques, String... says) {
-        DataNode rules = DataNode.read("rules.yaml", new StringReader("[]"));
+    /** With other texts of the files beside those of techniques, which are empty where nothing is said. */
+    private static void assertBroken(Map<String, String> others, String techniques, String... says) {
+        Map<String, String> texts = new HashMap<>(Map.of("rules", "[]", "strata", "- { slot: odd, because: A test. }"));
+        texts.putAll(others);
         DataNode file = DataNode.read("techniques.yaml", new StringReader(techniques));
         var thrown = assertThatThrownBy(() -> TradeReader.read(
                         Body.standard(),
                         Materials.standard(),
                         List.of(file),
-                        rules,
-                        strata(),
-                        DataNode.read("repairs.yaml", new StringReader("{}")),
-                        DataNode.read("states.yaml", new StringReader("{}")),
-                        DataNode.read("sense.yaml", new StringReader("{}")),
-                        DataNode.read("fingers.yaml", new StringReader("{}")),
+                        name -> DataNode.read(name + ".yaml", new StringReader(texts.getOrDefault(name, "{}"))),
                         WorkLaws.standard()))
                 .isInstanceOf(BrokenFile.class);
         for (String part : says) {
             thrown.hasMessageContaining(part);
         }
+    }
+
+    private static final String ONE = """
+            odd:
+              name: Odd
+              slot: odd
+              effect: colour
+              because: A test.
+              steps: [{ id: a, name: Lay it, minutes: 1 }]
+            """;
+
+    @Test
+    void aSchoolOfOrderHasTwoWaysOrMoreOfOneKind() {
+        String one = "odd: { asks: When, ways: { early: { says: early, because: A test. } } }";
+        assertBroken(Map.of("schools", one), ONE, "schools.yaml", "two ways or more");
+        String mixed =
+                "odd: { asks: When, ways: { early: { says: early, because: A test. }, late: { technique: odd } } }";
+        assertBroken(Map.of("schools", mixed), ONE, "schools.yaml", "either every way is a technique, or none is");
+        String unknown = "odd: { asks: When, ways: { early: { technique: even }, late: { technique: odd } } }";
+        assertBroken(Map.of("schools", unknown), ONE, "schools.yaml", "no technique is called 'even'");
+    }
+
+    @Test
+    void aRuleOfAWayThatThereIsNotIsNamedWithItsLine() {
+        String rule = """
+                - id: odd
+                  before: { slots: [odd] }
+                  after: { slots: [odd] }
+                  school: { odd: late }
+                  because: A test.
+                """;
+        assertBroken(Map.of("rules", rule), ONE, "rules.yaml", "line 4", "there is no way 'late' of a school 'odd'");
     }
 
     /** What one technique needs, another must be able to give, on every zone where it may be used. */

@@ -86,7 +86,23 @@ final class MustsOfOrder {
         before("O7", slot("under-colour"), slot("piece"), this::touching);
         before("O9", form, slot("base"), MustsOfOrder::shared);
         before("O10", slot("edge"), slot("base", "shade", "wash", "mottle"), this::touching);
-        before("O12", slot("hair-colour"), slot("lids", "lids-early", "lens", "lens-late", "lashes"), ANYWHERE);
+        Predicate<PlannedStep> face = on(FACE);
+        before("O12", slot("hair-colour"), slot("lens", "lens-mid", "lens-late", "lashes"), ANYWHERE);
+        if (way("hair-spray", "late")) {
+            before(
+                    "O12 late",
+                    slot("base", "shade", "lids", "lips").and(on(Set.of("face", "neck", "chest", "arms"))),
+                    slot("hair-colour"),
+                    ANYWHERE);
+        } else {
+            before("O12 early", slot("hair-colour"), slot("lids", "lids-early"), ANYWHERE);
+        }
+        if (way("brows", "before")) {
+            before("O5 before the cap", slot("brow"), slot("cap"), ANYWHERE);
+        }
+        if (way("brows", "after")) {
+            before("O5 after the cap", slot("cap"), slot("brow"), ANYWHERE);
+        }
         before(
                 "O16",
                 slot("base").and(on(Set.of("face", "neck"))),
@@ -100,7 +116,10 @@ final class MustsOfOrder {
                 slot("lids"),
                 ANYWHERE);
         before("O18", slot("base").and(on(FACE)), slot("lips"), ANYWHERE);
-        before("O19", slot("lens", "lens-late"), slot("lashes", "nails"), ANYWHERE);
+        before("O19", slot("lens", "lens-mid", "lens-late"), slot("lashes", "nails"), ANYWHERE);
+        before("O19 first", slot("lens"), slot("base", "lids", "lids-early").and(face), ANYWHERE);
+        before("O19 after base", slot("base").and(face), slot("lens-mid"), ANYWHERE);
+        before("O19 before eyes", slot("lens-mid"), slot("lids", "lids-early"), ANYWHERE);
         before("O20", slot("lids", "lids-early"), slot("lashes"), ANYWHERE);
         before("O23", slot("costume"), slot("teeth", "nails"), ANYWHERE);
         before("O24", slot("teeth"), slot("blood").and(s -> onAny(s, "mouth")), ANYWHERE);
@@ -111,8 +130,38 @@ final class MustsOfOrder {
                         .and(slot(LAST).or(slot("check", "costume")).negate()),
                 slot("costume"),
                 ANYWHERE);
+        Set<String> skin = Set.of("neck", "chest", "body", "arms", "legs");
+        Predicate<PlannedStep> covered = s -> entry(s).anyMatch(plan.brief().costumeCovers()::contains);
+        Predicate<PlannedStep> wholly =
+                s -> entry(s).allMatch(z -> skin.contains(body.zone(z).region()));
+        if (way("costume", "border")) {
+            Set<String> creamsAndPowders = new HashSet<>(COLOUR);
+            creamsAndPowders.removeAll(Set.of("lips", "new-brow", "lids-early", "lids", "reinforce"));
+            before(
+                    "O26 border",
+                    slot("costume"),
+                    slot(creamsAndPowders).and(wholly).and(covered.negate()),
+                    ANYWHERE);
+            before("O26 covered", slot("base", "shade").and(on(skin)).and(covered), slot("costume"), ANYWHERE);
+            before("O26 forms", form.and(on(skin)), slot("costume"), ANYWHERE);
+        } else {
+            before("O26 skin", colour.and(on(skin)), slot("costume"), ANYWHERE);
+        }
         before("O27", slot("wig", "spray", "hair-colour"), slot("gloss", "blood", "loose"), ANYWHERE);
         before("O28", slot("check").negate(), slot("check"), ANYWHERE);
+    }
+
+    private boolean way(String school, String way) {
+        return way.equals(plan.brief().allowed().schools().get(school));
+    }
+
+    /** Zones of all steps of the same part of an entry: face, neck, chest and limbs are parts of their own. */
+    private Stream<String> entry(PlannedStep s) {
+        return plan.steps().stream().filter(o -> part(o).equals(part(s))).flatMap(MustsOfOrder::zones);
+    }
+
+    private static String part(PlannedStep s) {
+        return s.id().substring(0, s.id().indexOf('/'));
     }
 
     private static Predicate<PlannedStep> slot(String... slots) {

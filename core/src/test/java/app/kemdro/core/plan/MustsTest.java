@@ -53,7 +53,7 @@ class MustsTest {
                 })
                 .toList();
         assertThat(broken).isEmpty();
-        assertThat(planned.get()).isGreaterThan(LOOKS / 4);
+        assertThat(planned.get()).isGreaterThan(LOOKS / 6);
         assertThat(turned.get()).isLessThan(planned.get() / 20);
     }
 }

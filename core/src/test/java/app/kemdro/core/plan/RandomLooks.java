@@ -8,12 +8,15 @@ import app.kemdro.core.look.Brief.Hands;
 import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
+import app.kemdro.core.method.OrderSchool;
 import app.kemdro.core.method.Technique;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.SplittableRandom;
+import java.util.TreeMap;
 
 /** Looks drawn by chance from the techniques of the trade, each where it may be; the same seed draws the same. */
 final class RandomLooks {
@@ -37,7 +40,26 @@ final class RandomLooks {
             Skill skill = k == 0 || random.nextBoolean() ? Skill.LEAD : Skill.ASSISTANT;
             crew.add(new Hands("Artist " + k, skill, CALL.minusHours(20), CALL.plusHours(20)));
         }
-        return Samples.brief(crew.toArray(new Hands[0]));
+        Brief plain = Samples.brief(crew.toArray(new Hands[0]));
+        Map<String, String> schools = new TreeMap<>();
+        for (OrderSchool school : TRADE.orderSchools()) {
+            schools.put(
+                    school.id(),
+                    school.ways().get(random.nextInt(school.ways().size())).id());
+        }
+        Set<String> covers = random.nextBoolean() ? Set.of("chest", "back") : Set.of();
+        return new Brief(
+                        plain.call(),
+                        plain.chairIn(),
+                        plain.performer(),
+                        plain.crew(),
+                        plain.room(),
+                        covers,
+                        random.nextInt(3) == 0 ? 0 : 12,
+                        plain.selfApplied(),
+                        plain.purpose(),
+                        plain.breaks())
+                .allowing(new Brief.Allowed(Set.of(), 0, schools));
     }
 
     private Look draw() {

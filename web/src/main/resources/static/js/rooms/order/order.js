@@ -279,6 +279,7 @@ async function follow(place) {
 
 export function mountOrder(root) {
   root.querySelectorAll('[data-signing]').forEach((p) => fill(p, 'signing'));
+  root.querySelectorAll('[data-ways]').forEach((p) => fill(p, 'ways'));
   root.querySelectorAll('[data-levers]').forEach((p) => fill(p, 'levers'));
   root.querySelectorAll('[data-search]').forEach(follow);
   const place = root.querySelector('[data-order]');

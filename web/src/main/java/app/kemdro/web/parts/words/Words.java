@@ -73,6 +73,12 @@ public final class Words {
         return change(minutes) + although(minutes, work(now) - work(before.get())) + ": " + said + from;
     }
 
+    /** "4 min later", "12 min sooner" or "same time", of seconds by which it is later. */
+    public static String later(int seconds) {
+        long minutes = Math.round(seconds / 60.0);
+        return minutes == 0 ? "same time" : span(Math.abs(minutes)) + (minutes > 0 ? " later" : " sooner");
+    }
+
     /** More work and ready sooner would be taken for a mistake if the reason were not said. */
     private static String although(long minutes, long moreWork) {
         return minutes < 0 && moreWork > 0 ? " with " + span(moreWork) + " more work, in a better order" : "";

@@ -79,6 +79,7 @@ public class Job {
     private boolean selfApplied;
     private String bare = "";
     private int calmMinutes;
+    private String schools = "";
 
     @Enumerated(EnumType.STRING)
     private Seen seen = Seen.CAMERA;
@@ -225,13 +226,14 @@ public class Job {
                 new Purpose(seen, lastsHours, Joined.split(mustVanish), moneyShort, benchDays),
                 new Breaks(breakEvery, breakMinutes, mealMinutes),
                 own,
-                new Allowed(Joined.split(bare), calmMinutes));
+                new Allowed(Joined.split(bare), calmMinutes, Ways.split(schools)));
     }
 
     /** Takes over what the artist allows. */
     public final void allow(Allowed allowed) {
         bare = Joined.join(allowed.bare());
         calmMinutes = allowed.minutes();
+        schools = Ways.join(allowed.schools());
     }
 
     /** A form says nothing of how quick hands are: what was learnt of them stays. */

@@ -28,7 +28,7 @@ import tools.jackson.databind.node.ObjectNode;
  *
  * @param ownTimes what the house has learnt and the job is planned with, by technique/step or "dries" and a family: so many times as
  *     long as in the library
- * @param allowed skin that is meant to stay bare, and minutes that a calmer order may cost
+ * @param allowed skin that is meant to stay bare, minutes that a calmer order may cost, and schools of order
  * @param paints what the mixes need, by the columns of the table of paints
  * @param order the order it was planned in, so that whoever takes it in has the same; left aside where it does not fit
  * @param runs what happened, written on export and left aside on import
@@ -125,7 +125,9 @@ public record JobFile(
             @Nullable List<String> bare,
 
             @Nullable @Min(0) @Max(app.kemdro.core.look.Brief.Allowed.MOST_MINUTES)
-            Integer minutes) {}
+            Integer minutes,
+
+            @Nullable Map<String, String> schools) {}
 
     /** Rest for everybody: the longest stretch of work, a break, and every third one, in minutes. */
     public record Breaks(

@@ -5,6 +5,7 @@ import app.kemdro.core.look.Brief.Breaks;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.look.Wish;
+import app.kemdro.core.method.OrderSchool;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.BenchDays.Hours;
 import app.kemdro.core.plan.BriefCheck;
@@ -25,6 +26,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -151,7 +153,33 @@ public class JobReader {
         return given == null
                 ? Brief.Allowed.NOTHING
                 : new Brief.Allowed(
-                        zones("allowed.bare", some(given.bare())), given.minutes() == null ? 0 : given.minutes());
+                        zones("allowed.bare", some(given.bare())),
+                        given.minutes() == null ? 0 : given.minutes(),
+                        schools(given.schools() == null ? Map.of() : given.schools()));
+    }
+
+    /** Questions of order and ways that the trade knows. */
+    private Map<String, String> schools(Map<String, String> given) {
+        given.forEach((school, way) -> trade.orderSchools().stream()
+                .filter(s -> s.id().equals(school) && !s.byTechnique())
+                .findFirst()
+                .orElseThrow(() -> new Unreadable("allowed.schools: there is no question of order called \"" + school
+                        + "\". There are: "
+                        + named(trade.orderSchools().stream()
+                                .filter(s -> !s.byTechnique())
+                                .map(OrderSchool::id))))
+                .way(way)
+                .orElseThrow(() -> new Unreadable("allowed.schools." + school + ": there is no way called \"" + way
+                        + "\". There are: "
+                        + named(trade.orderSchools().stream()
+                                .filter(s -> s.id().equals(school))
+                                .flatMap(s -> s.ways().stream())
+                                .map(OrderSchool.Way::id)))));
+        return given;
+    }
+
+    private static String named(Stream<String> ids) {
+        return ids.collect(Collectors.joining(", ")) + ".";
     }
 
     private static LocalDateTime day(String at, @Nullable LocalDateTime given) {

@@ -15,6 +15,7 @@ import app.kemdro.core.plan.Problem;
 import app.kemdro.core.plan.Substitutes;
 import app.kemdro.core.plan.Trials;
 import app.kemdro.core.question.Calmer;
+import app.kemdro.core.question.OrderWays;
 import app.kemdro.core.question.Questions;
 import app.kemdro.core.run.RunLevers;
 import app.kemdro.core.schedule.Confidence;
@@ -64,6 +65,7 @@ public class Plans {
     private final Substitutes substitutes;
     private final Mending mending;
     private final Calmer calmer;
+    private final OrderWays ways;
     private final Levers levers;
     private final RunLevers runLevers;
     private final SingletonSupplier<List<WhenPlanned>> told;
@@ -111,6 +113,7 @@ public class Plans {
         live = new LookPlanner(trade, rules, Planner.trying(LIVE));
         substitutes = new Substitutes(trade, rough);
         mending = new Mending(trade, rough);
+        ways = new OrderWays(trade);
         calmer = new Calmer(trade, thorough, new Questions(trade));
         levers = new Levers(trade, rough);
         runLevers = new RunLevers(levers, rough);
@@ -158,10 +161,27 @@ public class Plans {
     /** By how many seconds the plan of a job is really ready sooner with this look and brief, planned as a press plans it. */
     public int saves(Job job, Look look, Brief brief) {
         Optional<Plan> now = of(job).plan();
-        return now.map(n -> full.keeping(look, brief, n.schedule(), job.orderProof()) instanceof Planning.Done done
+        return now.map(n -> instead(job, n, look, brief) instanceof Planning.Done done
                         ? n.schedule().ready() - done.plan().schedule().ready()
                         : 0)
                 .orElse(0);
+    }
+
+    /** What becomes of a job's plan with this look and brief, planned as a press plans it. */
+    public Planning instead(Job job, Plan now, Look look, Brief brief) {
+        return full.keeping(look, brief, now.schedule(), job.orderProof());
+    }
+
+    /** Takes another way where practitioners differ: rules between steps, or other techniques. */
+    public Changed goBy(Job job, OrderWays.Other other) {
+        return other.look().equals(job.look())
+                ? change(job, j -> j.allow(other.brief().allowed()))
+                : changeLook(job, look -> other.look());
+    }
+
+    /** Where practitioners differ about the order of a look. */
+    public OrderWays ways() {
+        return ways;
     }
 
     /** Takes another order of the same work, for which so many minutes are allowed. */

@@ -19,10 +19,12 @@ import app.kemdro.web.records.performer.Performer;
 import app.kemdro.web.records.performer.Performers;
 import app.kemdro.web.records.plan.Plans;
 import app.kemdro.web.records.run.Runs;
+import app.kemdro.web.records.school.UsualSchools;
 import app.kemdro.web.rooms.Rooms;
 import jakarta.validation.Validator;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.security.Principal;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
@@ -53,6 +55,7 @@ class BriefController {
     private final Clock clock;
     private final Performers performers;
     private final Accounts accounts;
+    private final UsualSchools usual;
     private final Typed typed;
     private final Validator validator;
 
@@ -68,7 +71,9 @@ class BriefController {
             Performers performers,
             Accounts accounts,
             Typed typed,
-            Validator validator) {
+            Validator validator,
+            UsualSchools usual) {
+        this.usual = usual;
         this.typed = typed;
         this.validator = validator;
         this.performers = performers;
@@ -89,7 +94,7 @@ class BriefController {
     }
 
     @PostMapping("/jobs/new")
-    String create(@ModelAttribute("form") BriefForm form, Model model) {
+    String create(@ModelAttribute("form") BriefForm form, Model model, Principal who) {
         Optional<Brief> brief = read(form, model);
         if (brief.isEmpty()) {
             return show(model, form);
@@ -98,7 +103,7 @@ class BriefController {
                 form.getTitle().strip(),
                 form.getProduction().strip(),
                 form.getIdea().strip(),
-                brief.get());
+                brief.get().allowing(brief.get().allowed().withSchools(usual.ways(who.getName()))));
         fresh.atSensor(form.isAtSensor());
         Job job = jobs.add(fresh);
         return "redirect:/jobs/" + job.id() + "/look";

@@ -132,7 +132,11 @@ class ExchangeController {
                 new JobFile.Breaks(
                         b.breaks().every(), b.breaks().minutes(), b.breaks().meal()),
                 new JobFile.Allowed(
-                        trade.body().sorted(b.allowed().bare()), b.allowed().minutes()),
+                        trade.body().sorted(b.allowed().bare()),
+                        b.allowed().minutes(),
+                        b.allowed().schools().isEmpty()
+                                ? null
+                                : new TreeMap<>(b.allowed().schools())),
                 job.look().entries().stream()
                         .map(e -> new JobFile.Entry(
                                 e.id(),

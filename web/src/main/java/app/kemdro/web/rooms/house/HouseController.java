@@ -8,6 +8,7 @@ import app.kemdro.core.material.Material;
 import app.kemdro.core.material.MaterialRole;
 import app.kemdro.core.material.Melt;
 import app.kemdro.core.material.Setting;
+import app.kemdro.core.method.OrderSchool;
 import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Trade;
 import app.kemdro.web.parts.card.DryingCard;
@@ -245,8 +246,18 @@ class HouseController {
     /** One of them. */
     record School(Technique technique, boolean usual) {}
 
+    /** A question of order, with the way that is one's own, if any. */
+    record OrderChoice(OrderSchool school, String own) {}
+
     @GetMapping("/house/schools")
     String schools(Model model, Principal who) {
+        Map<String, String> ways = usual.ways(who.getName());
+        model.addAttribute(
+                "orders",
+                trade.orderSchools().stream()
+                        .filter(s -> !s.byTechnique())
+                        .map(s -> new OrderChoice(s, ways.getOrDefault(s.id(), "")))
+                        .toList());
         Map<String, String> own = usual.of(who.getName());
         Map<String, List<School>> byFamily = new LinkedHashMap<>();
         trade.techniques().stream()
@@ -268,6 +279,14 @@ class HouseController {
         }
         usual.press(who.getName(), trade.technique(technique));
         return "redirect:/house/schools#" + technique;
+    }
+
+    @PostMapping("/house/schools/order")
+    String pressOrder(@RequestParam String school, @RequestParam String way, Principal who) {
+        trade.orderSchools().stream()
+                .filter(s -> s.id().equals(school))
+                .forEach(s -> s.way(way).ifPresent(w -> usual.press(who.getName(), s, w)));
+        return "redirect:/house/schools#order-" + school;
     }
 
     @GetMapping("/house/room")

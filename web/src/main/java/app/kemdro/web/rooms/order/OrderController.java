@@ -95,6 +95,7 @@ class OrderController {
             model.addAttribute("crew", p.brief().crew());
             model.addAttribute("certainties", certainties(p, confidence));
             model.addAttribute("risks", risks(p, confidence));
+            model.addAttribute("differs", !plans.ways().of(p, job.look()).isEmpty());
             model.addAttribute("against", SenseWords.of(p, trade));
             model.addAttribute("signing", signing.of(job, p, Optional.empty()));
         });

@@ -1,0 +1,39 @@
+package app.kemdro.core.method;
+
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A question of order in which practitioners differ, and both are right.
+ *
+ * @param id by which rules and jobs speak of it
+ * @param asks the question, as it is put to an artist
+ * @param ways answers to it; the first one holds where nobody has chosen
+ */
+public record OrderSchool(String id, String asks, List<Way> ways) {
+    public OrderSchool {
+        ways = List.copyOf(ways);
+    }
+
+    /**
+     * One answer.
+     *
+     * @param says when it is done, as on a button
+     * @param risk what may go wrong with it
+     * @param technique the technique that does it this way, where it is not the same work at another time
+     */
+    public record Way(String id, String says, String because, String risk, Optional<String> technique) {}
+
+    /** One way of one school. */
+    public record Taken(String school, String way) {}
+
+    /** The way of this id. */
+    public Optional<Way> way(String wayId) {
+        return ways.stream().filter(w -> w.id().equals(wayId)).findFirst();
+    }
+
+    /** Whether it is a choice between techniques, which the look says already, and not one between rules. */
+    public boolean byTechnique() {
+        return ways.get(0).technique().isPresent();
+    }
+}
