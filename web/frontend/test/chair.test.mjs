@@ -112,6 +112,22 @@ test('what was pressed while the line was down is supposed done', () => {
   assert.equal(state.hands('Ines').upcoming.step, 'powder');
 });
 
+test('how it stood before a press that was kept does not undo it, and what the server knows already is not done twice', () => {
+  const state = at(2);
+  const kept = [
+    { type: 'START', hands: 'Ines', step: 'coat' },
+    { type: 'FINISH', hands: 'Ines', step: 'coat' },
+  ];
+  state.take(view(), kept);
+  assert.equal(state.hands().running, null);
+  assert.equal(state.hands().upcoming.step, 'powder');
+  const told = view();
+  told.hands[0] = { ...told.hands[0], running: null, upcoming: { step: 'powder', from: 100 * MIN, until: 104 * MIN }, ahead: [{ step: 'lips' }] };
+  state.take(told, kept);
+  assert.equal(state.hands().running, null);
+  assert.equal(state.hands().upcoming.step, 'powder');
+});
+
 test('the call is in danger only while something is left to do', () => {
   assert.ok(at(0, { inHand: -1 }).inDanger());
   assert.ok(!at(0, { inHand: 0 }).inDanger());

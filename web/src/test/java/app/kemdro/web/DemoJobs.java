@@ -22,11 +22,11 @@ public final class DemoJobs {
                 .toList();
     }
 
-    /** The job of this title. */
+    /** The job of this title; where there are several, the one that was there first. */
     public static Job called(String title, Jobs jobs) {
         return all(jobs).stream()
                 .filter(j -> j.title().equals(title))
-                .findFirst()
+                .min(Comparator.comparingLong(Job::id))
                 .orElseThrow();
     }
 

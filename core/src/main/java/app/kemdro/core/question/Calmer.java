@@ -40,12 +40,18 @@ public final class Calmer {
      * Another order.
      *
      * @param allowed minutes that have to be allowed for it
-     * @param cost what of it goes against sense, in seconds that one would give
+     * @param against what of it goes against sense, term by term
      * @param answers what is true of it
      */
-    public record Order(Schedule schedule, int allowed, double cost, List<Answer> answers) {
+    public record Order(Schedule schedule, int allowed, List<Sense.Found> against, List<Answer> answers) {
         public Order {
+            against = List.copyOf(against);
             answers = List.copyOf(answers);
+        }
+
+        /** What of it goes against sense, in seconds that one would give. */
+        public double cost() {
+            return against.stream().mapToDouble(Sense.Found::cost).sum();
         }
 
         /** Questions that are answered with no. */
@@ -84,10 +90,11 @@ public final class Calmer {
     /**
      * The soonest order that was found in which this is as it should be, and all else that is so now stays so.
      *
+     * @param asIs the order as it is
      * @param found orders that are there already
      */
-    public Optional<Order> mending(Answer no, Plan plan, Look look, List<Order> found) {
-        Set<String> now = now(plan, look).no();
+    public Optional<Order> mending(Answer no, Order asIs, Plan plan, Look look, List<Order> found) {
+        Set<String> now = asIs.no();
         Optional<Order> there = found.stream().filter(o -> mends(o, no, now)).findFirst();
         if (there.isPresent() || no.question().terms().isEmpty()) {
             return there;
@@ -133,8 +140,10 @@ public final class Calmer {
     }
 
     private Order order(Plan plan, Look look, Schedule schedule, int minutes) {
-        double cost = new Sense(plan.network(), weights)
-                .of(schedule).stream().mapToDouble(Sense.Found::cost).sum();
-        return new Order(schedule, minutes, cost, questions.of(plan.with(schedule), look));
+        return new Order(
+                schedule,
+                minutes,
+                new Sense(plan.network(), weights).of(schedule),
+                questions.of(plan.with(schedule), look));
     }
 }

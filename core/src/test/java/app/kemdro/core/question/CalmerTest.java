@@ -59,7 +59,7 @@ class CalmerTest {
         Set<String> tried = new HashSet<>();
         while (!no.isEmpty() && tried.add(no.get(0).question().id())) {
             Plan at = now;
-            now = CALMER.mending(no.get(0), at, character.look(), between)
+            now = CALMER.mending(no.get(0), CALMER.now(at, character.look()), at, character.look(), between)
                     .map(o -> at.with(o.schedule()))
                     .orElse(at);
             no = no(now, character).stream()

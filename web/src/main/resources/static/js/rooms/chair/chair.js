@@ -61,7 +61,7 @@ class Chair {
   }
 
   take(view) {
-    this.state.take(view);
+    this.state.take(view, this.line.kept.presses);
     this.wantLevers();
   }
 
@@ -71,6 +71,7 @@ class Chair {
     document.addEventListener('visibilitychange', () => {
       if (!document.hidden) this.awake();
     });
+    this.take(this.view);
     this.draw();
     this.line.listen();
     setInterval(() => this.tick(), 500);

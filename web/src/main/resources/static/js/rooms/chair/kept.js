@@ -12,6 +12,11 @@ export class Kept {
     }
   }
 
+  /** What was pressed, in the order in which it was. */
+  get presses() {
+    return this.all().map((k) => k.press);
+  }
+
   get count() {
     return this.all().length;
   }

@@ -21,11 +21,16 @@ export class State {
     this.take(view);
   }
 
-  /** How it stands now, as the server says. */
-  take(view) {
+  /**
+   * How it stands now, as the server says; and what it cannot know yet.
+   *
+   * @param kept presses that it has not been told, in their order
+   */
+  take(view, kept = []) {
     this.view = view;
     this.at = this.clock();
     if (!view.hands.some((h) => h.name === this.mine)) this.mine = view.hands[0].name;
+    kept.forEach((press) => this.suppose(press));
   }
 
   /** What the run's clock says; a rehearsal's runs faster. */
@@ -87,16 +92,16 @@ export class State {
     return !this.view.ended && !this.view.allDone && this.view.inHand < 0;
   }
 
-  /** What a press that could not be delivered will have done, as far as this device can know. */
+  /** What a press that could not be delivered will have done, as far as this device can know; nothing where it was told after all. */
   suppose(press) {
     const h = this.view.hands.find((x) => x.name === press.hands);
-    if (h && press.type === 'FINISH') {
+    if (h && press.type === 'FINISH' && h.running?.step === press.step) {
       h.running = null;
       h.upcoming = h.ahead.shift() ?? null;
       h.waitsFor = null;
       h.restDue = false;
       h.next = null;
-    } else if (h && press.type === 'START' && h.upcoming) {
+    } else if (h && press.type === 'START' && h.upcoming?.step === press.step) {
       const length = h.upcoming.until - h.upcoming.from;
       h.running = { ...h.upcoming, from: this.now(), until: this.now() + length };
       h.upcoming = null;

@@ -28,8 +28,7 @@ final class SenseWords {
 
     /** All of it, what weighs most first; what is less than a minute is not said. */
     static List<Against> of(Plan plan, Trade trade) {
-        Map<Term, SenseOf> said =
-                trade.sense().stream().collect(Collectors.toMap(SenseOfTrade::term, Function.identity()));
+        Map<Term, SenseOf> said = said(trade);
         return new Sense(plan.network(), SenseOfTrade.weights(trade))
                 .of(plan.schedule()).stream()
                         .filter(f -> amount(f) > 0)
@@ -47,7 +46,13 @@ final class SenseWords {
                 said.because());
     }
 
-    private static int amount(Found found) {
+    /** How each term is said. */
+    static Map<Term, SenseOf> said(Trade trade) {
+        return trade.sense().stream().collect(Collectors.toMap(SenseOfTrade::term, Function.identity()));
+    }
+
+    /** Minutes of it, or times. */
+    static int amount(Found found) {
         return found.term().isCounted() ? found.amount() : found.amount() / 60;
     }
 }

@@ -4,7 +4,6 @@ import app.kemdro.core.look.Brief.Allowed;
 import app.kemdro.core.method.SenseOf;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
-import app.kemdro.core.plan.SenseOfTrade;
 import app.kemdro.core.question.Answer;
 import app.kemdro.core.question.Calmer;
 import app.kemdro.core.question.Question.How;
@@ -15,7 +14,6 @@ import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -103,7 +101,7 @@ class SigningWords {
 
     private static String costs(Calmer.Order order, Plan plan) {
         long minutes = minutesLater(order.schedule(), plan);
-        return minutes == 0 ? "0 min" : minutes > 0 ? Words.span(minutes) + " later" : Words.span(-minutes) + " sooner";
+        return minutes == 0 ? "0 min" : Words.later((int) minutes * 60);
     }
 
     private static long minutesLater(Schedule schedule, Plan plan) {
@@ -123,7 +121,7 @@ class SigningWords {
                         k,
                         Words.ready(plan.clock(order.schedule().ready())),
                         costs(order, plan),
-                        gains(order, plan),
+                        gains(order, choices.now()),
                         false));
             }
         }
@@ -131,21 +129,19 @@ class SigningWords {
     }
 
     /** What goes less against sense than in the order as it is, what weighs most first. */
-    private String gains(Calmer.Order order, Plan plan) {
-        Map<Term, SenseOf> said = new EnumMap<>(Term.class);
-        trade.sense().forEach(s -> said.put(SenseOfTrade.term(s), s));
-        Sense sense = new Sense(plan.network(), SenseOfTrade.weights(trade));
-        List<Sense.Found> now = sense.of(plan.schedule());
-        List<Sense.Found> then = sense.of(order.schedule());
+    private String gains(Calmer.Order order, Calmer.Order asIs) {
+        Map<Term, SenseOf> said = SenseWords.said(trade);
+        List<Sense.Found> now = asIs.against();
+        List<Sense.Found> then = order.against();
         List<Integer> terms = IntStream.range(0, now.size())
                 .boxed()
-                .filter(k -> Math.abs(units(now.get(k)) - units(then.get(k))) > 0)
+                .filter(k -> Math.abs(SenseWords.amount(now.get(k)) - SenseWords.amount(then.get(k))) > 0)
                 .sorted(Comparator.comparingDouble(
                         k -> -Math.abs(now.get(k).cost() - then.get(k).cost())))
                 .toList();
         List<String> gains = new ArrayList<>();
         for (int k : terms.subList(0, Math.min(MOST_GAINS, terms.size()))) {
-            int less = units(now.get(k)) - units(then.get(k));
+            int less = SenseWords.amount(now.get(k)) - SenseWords.amount(then.get(k));
             gains.add("%s: %d%s %s"
                     .formatted(
                             said.get(now.get(k).term()).name(),
@@ -154,9 +150,5 @@ class SigningWords {
                             less > 0 ? now.get(k).term().isCounted() ? "fewer" : "less" : "more"));
         }
         return String.join("; ", gains);
-    }
-
-    private static int units(Sense.Found found) {
-        return found.term().isCounted() ? found.amount() : found.amount() / 60;
     }
 }

@@ -54,7 +54,7 @@ class Signings {
         Map<String, Calmer.Order> mending = new LinkedHashMap<>();
         now.answers().stream()
                 .filter(a -> !a.yes())
-                .forEach(a -> calmer.mending(a, plan, look, between)
+                .forEach(a -> calmer.mending(a, now, plan, look, between)
                         .ifPresent(o -> mending.put(a.question().id(), o)));
         return new Choices(now, between, mending);
     }

@@ -178,10 +178,7 @@ class OwnTimesTest {
     /** The camera test, long past, is done again tomorrow: the same look and mixes, the times as they really were. */
     @Test
     void aJobIsDoneAgainWithItsRealTimes() throws Exception {
-        Job test = DemoJobs.all(jobs).stream()
-                .filter(j -> j.title().contains("camera test"))
-                .findFirst()
-                .orElseThrow();
+        Job test = DemoJobs.called("Orrin Vask, camera test", jobs);
         lead.post("/jobs/" + test.id() + "/book/again");
         Job again = DemoJobs.all(jobs).stream()
                 .filter(j -> j.title().equals(test.title()) && j.id() != test.id())

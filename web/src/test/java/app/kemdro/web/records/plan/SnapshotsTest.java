@@ -74,7 +74,7 @@ class SnapshotsTest {
                         "Room: temperatureC humidityPercent dryers",
                         "Purpose: seen lastsHours mustVanish moneyShort benchDays",
                         "Breaks: every minutes meal",
-                        "Allowed: bare minutes",
+                        "Allowed: bare minutes schools",
                         "Schedule: placed rests ready leastReady",
                         "ScheduledTask: task worker helper mode start end usable closes settled missed",
                         "Rest: start end");

@@ -58,10 +58,7 @@ class BookRoomTest {
     @BeforeEach
     void theCameraTest() {
         lead = new AsLead(mvc);
-        test = DemoJobs.all(jobs).stream()
-                .filter(j -> j.title().contains("camera test"))
-                .findFirst()
-                .orElseThrow();
+        test = DemoJobs.called("Orrin Vask, camera test", jobs);
         held = runs.of(test.id()).get(0);
     }
 

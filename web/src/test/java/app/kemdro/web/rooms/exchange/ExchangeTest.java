@@ -112,10 +112,7 @@ class ExchangeTest {
 
     @Test
     void theExportCarriesTheRunsThatWereHeld() throws Exception {
-        Job test = DemoJobs.all(jobs).stream()
-                .filter(j -> j.title().contains("camera test"))
-                .findFirst()
-                .orElseThrow();
+        Job test = DemoJobs.called("Orrin Vask, camera test", jobs);
         assertThat(get("/jobs/" + test.id() + "/export.json"))
                 .contains("\"events\"")
                 .contains("\"FINISH\"");
