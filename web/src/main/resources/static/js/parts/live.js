@@ -16,7 +16,33 @@ export function enliven(root) {
   mounts.forEach((mount) => mount(root));
 }
 
-function adopt(text, address) {
+/** What is typed and not sent yet, by the form it stands in. */
+function unsent(sent) {
+  return [...document.querySelectorAll('#room form input:not([type=hidden], [type=checkbox], [type=radio], [type=file]), #room form textarea')]
+    .filter((i) => i.name && (i.value !== i.defaultValue || i === document.activeElement) && i.form.action !== sent)
+    .map((i) => ({
+      action: i.form.action,
+      name: i.name,
+      value: i.value,
+      changed: i.value !== i.defaultValue,
+      at: i === document.activeElement ? i.selectionStart : -1,
+    }));
+}
+
+/** Puts what was typed where it stood, with the cursor. */
+function type(room, texts) {
+  for (const text of texts) {
+    const input = [...room.querySelectorAll(`form [name="${CSS.escape(text.name)}"]`)].find((i) => i.form.action === text.action);
+    if (!input) continue;
+    if (text.changed) input.value = text.value;
+    if (text.at >= 0) {
+      input.focus({ preventScroll: true });
+      if (input.selectionStart !== null) input.setSelectionRange(text.at, text.at);
+    }
+  }
+}
+
+function adopt(text, address, sent) {
   const page = new DOMParser().parseFromString(text, 'text/html');
   const room = page.querySelector('#room');
   if (!room || !document.querySelector('#room')) return false;
@@ -24,6 +50,7 @@ function adopt(text, address) {
   const scroll = document.scrollingElement.scrollTop;
   const choices = document.querySelector('.l-choice')?.scrollTop ?? 0;
   const stays = address === location.href;
+  const typed = stays ? unsent(sent) : [];
   const oldTape = document.querySelector('.tape-part');
   const tape = page.querySelector('.tape-part');
   if (oldTape && tape) oldTape.replaceWith(tape);
@@ -37,13 +64,19 @@ function adopt(text, address) {
   if (token) document.querySelector('meta[name="csrf-token"]').content = token.content;
   if (address !== location.href) history.pushState({}, '', address);
   enliven(document);
+  type(room, typed);
   document.scrollingElement.scrollTop = scroll;
   if (stays) document.querySelector('.l-choice')?.scrollTo(0, choices);
   if (focused) setTimeout(() => document.querySelector(`.zone[data-zone="${focused}"]`)?.focus(), 60);
   return true;
 }
 
+// exchanges are counted, so that how a room looked before a press is not shown after it
+let turns = 0;
+let pressed = 0;
+
 async function exchange(address, options, answered) {
+  const turn = ++turns;
   const answer = await fetch(address, { ...options, headers: { 'X-Live': '1', ...(options?.headers ?? {}) } });
   const text = await answer.text();
   if (answer.ok) answered?.();
@@ -54,7 +87,9 @@ async function exchange(address, options, answered) {
     location.assign(answer.url);
     return;
   }
-  if (!adopt(text, stays ? location.href : answer.url)) {
+  if (options?.method === 'POST') pressed = ++turns;
+  else if (turn < pressed && answer.url === location.href) return;
+  if (!adopt(text, stays ? location.href : answer.url, options?.method === 'POST' ? address : null)) {
     document.open();
     document.write(text);
     document.close();

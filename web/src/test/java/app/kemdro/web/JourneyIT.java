@@ -84,7 +84,17 @@ class JourneyIT extends OnePage {
         assertThat(page.locator(".s-left").first()).containsText("left");
         page.keyboard().press(" ");
         assertThat(page.locator(".inhand span")).hasText(Pattern.compile("1 of \\d+ done"));
-        page.locator("input[name=text]").fill("Edge came up by itself.");
+        page.locator("input[name=text]").fill("Edge came up");
+        // what somebody presses on another screen does not take away what is being typed here
+        Page other = page.context().newPage();
+        RealBrowser.go(other, port, "/jobs/3/strike/live");
+        other.keyboard().press(" ");
+        assertThat(other.locator(".s-left").first()).containsText("left");
+        other.keyboard().press(" ");
+        assertThat(page.locator(".inhand span")).hasText(Pattern.compile("2 of \\d+ done"));
+        assertThat(page.locator("input[name=text]")).hasValue("Edge came up");
+        other.close();
+        page.keyboard().type(" by itself.");
         page.locator("input[name=text]").press("Enter");
         assertThat(page.locator(".s-notes")).containsText("Edge came up by itself.");
         page.onceDialog(d -> d.accept());

@@ -85,6 +85,35 @@ public final class DataNode {
                 file, new MappingNode(Tag.MAP, true, tuples, node.getStartMark(), node.getEndMark(), FlowStyle.BLOCK));
     }
 
+    /** This mapping of mappings over another one: what both name is laid over it key by key. */
+    public DataNode overEach(DataNode other) {
+        List<NodeTuple> tuples = new ArrayList<>();
+        for (NodeTuple tuple : ((MappingNode) node).getValue()) {
+            DataNode own = new DataNode(file, tuple.getValueNode());
+            DataNode same = other.find(new DataNode(file, tuple.getKeyNode()).text());
+            tuples.add(
+                    same != null && own.isMapping() && same.isMapping()
+                            ? new NodeTuple(tuple.getKeyNode(), own.over(same, Set.of()).node)
+                            : tuple);
+        }
+        return new DataNode(
+                        file,
+                        new MappingNode(Tag.MAP, true, tuples, node.getStartMark(), node.getEndMark(), FlowStyle.BLOCK))
+                .over(other, Set.of());
+    }
+
+    /** This mapping with another value of this key, which it has. */
+    public DataNode with(String key, DataNode value) {
+        List<NodeTuple> tuples = ((MappingNode) node)
+                .getValue().stream()
+                        .map(t -> new DataNode(file, t.getKeyNode()).text().equals(key)
+                                ? new NodeTuple(t.getKeyNode(), value.node)
+                                : t)
+                        .toList();
+        return new DataNode(
+                file, new MappingNode(Tag.MAP, true, tuples, node.getStartMark(), node.getEndMark(), FlowStyle.BLOCK));
+    }
+
     /** This mapping without these keys. */
     public DataNode without(Set<String> keys) {
         List<NodeTuple> tuples = ((MappingNode) node)

@@ -101,14 +101,27 @@ public final class Amounts {
                     .filter(m -> counted.add(step.entryId() + " " + m.id()))
                     .forEach(m -> {
                         Sum sum = sums.computeIfAbsent(m, k -> new Sum());
-                        sum.pieces += number(step, look, plan.brief().performer());
+                        sum.pieces += number(step, m, plan, look);
                         sum.zones.addAll(step.formZones());
                     });
         }
         return sums;
     }
 
-    private int number(PlannedStep step, Look look, Performer performer) {
+    private int number(PlannedStep step, Material material, Plan plan, Look look) {
+        Waste.Counted counted = waste.counted(material.id());
+        if (counted.eachZone()) {
+            return (int) plan.steps().stream()
+                    .filter(s -> s.entryId().equals(step.entryId())
+                            && s.form().filter(material::equals).isPresent())
+                    .flatMap(s -> s.formZones().stream())
+                    .distinct()
+                    .count();
+        }
+        return counted.pieces() * asked(step, look, plan.brief().performer());
+    }
+
+    private int asked(PlannedStep step, Look look, Performer performer) {
         Technique technique = step.technique();
         return look.entries().stream()
                 .filter(e -> e.id().equals(step.entryId()) && technique.items().isChoice())

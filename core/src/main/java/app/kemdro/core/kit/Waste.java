@@ -18,6 +18,7 @@ import java.util.Set;
  * @param densities g/ml by family, of what is not as heavy as water
  * @param holds g/cm² that a glue line carries all day, by family
  * @param wears what is worn again, by family
+ * @param counted how what is counted is counted, by family; what is not named is one for each entry, or as many as were asked for
  * @param underestimated what is said of families that people pack too little of
  */
 public record Waste(
@@ -29,6 +30,7 @@ public record Waste(
         Map<String, Double> densities,
         Map<String, Double> holds,
         Map<String, Wear> wears,
+        Map<String, Counted> counted,
         Map<String, String> underestimated) {
     private static final Kind NONE = new Kind(0, 0, 0, "");
 
@@ -50,13 +52,24 @@ public record Waste(
     public record Wear(int times, String edge) {}
 
     /**
+     * How a thing is counted.
+     *
+     * @param eachZone whether one lies on every zone, as of a pair
+     * @param pieces how many there are to one that is asked for
+     */
+    public record Counted(boolean eachZone, int pieces) {
+        private static final Counted ONE = new Counted(false, 1);
+    }
+
+    /**
      * Reads the data that ships with Kemdro.
      *
      * @throws app.kemdro.core.datafile.BrokenFile naming file, line and reason
      */
     public static Waste standard(Body body) {
         DataNode file = DataNode.resource("/trade/amounts.yaml");
-        file.onlyKeys(Set.of("kinds", "remover-per-cm2", "wipes", "densities", "holds", "wears", "underestimated"));
+        file.onlyKeys(Set.of(
+                "kinds", "remover-per-cm2", "wipes", "densities", "holds", "wears", "counted", "underestimated"));
         Map<String, Kind> kinds = new HashMap<>();
         file.get("kinds").entries().forEach((kind, node) -> {
             node.onlyKeys(Set.of("loss", "cup", "reserve", "because"));
@@ -86,6 +99,7 @@ public record Waste(
                 numbers(file.get("densities"), 0.3, 20),
                 numbers(file.get("holds"), 0.01, 20),
                 wears(file.get("wears")),
+                counted(file.get("counted")),
                 words(file.get("underestimated")));
     }
 
@@ -112,6 +126,26 @@ public record Waste(
                             value.get("edge").text()));
         });
         return Map.copyOf(wears);
+    }
+
+    private static Map<String, Counted> counted(DataNode node) {
+        Map<String, Counted> counted = new HashMap<>();
+        node.entries().forEach((family, value) -> {
+            value.onlyKeys(Set.of("each-zone", "pieces"));
+            counted.put(
+                    family,
+                    new Counted(
+                            value.flag("each-zone"),
+                            value.find("pieces") == null
+                                    ? 1
+                                    : (int) value.get("pieces").number(1, 20)));
+        });
+        return Map.copyOf(counted);
+    }
+
+    /** How a family is counted. */
+    public Counted counted(String family) {
+        return counted.getOrDefault(family, Counted.ONE);
     }
 
     /** g/ml of a family; 1 where nothing else is known. */

@@ -69,10 +69,15 @@ public record Stack(Surface ground, List<Layer> layers) {
                     && top.entry().equals(next.entry())) {
                 layers.set(layers.size() - 1, another(top, next));
             } else {
-                layers.add(layer(next, judge(body, layers, next, rules)));
+                layers.add(layer(next, judge(body, below(layers, next), next, rules)));
             }
         }
         return new Stack(body, layers);
+    }
+
+    /** What it really lies on: not what lies beside it. */
+    private static List<Layer> below(List<Layer> layers, Laid next) {
+        return layers.stream().filter(l -> !next.beside().contains(l.entry())).toList();
     }
 
     /** A cleaner takes off what it dissolves, down to what it does not. */

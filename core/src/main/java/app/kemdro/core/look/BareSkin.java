@@ -6,9 +6,13 @@ import app.kemdro.core.method.Role;
 import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Technique.Effect;
 import app.kemdro.core.method.Trade;
+import java.util.Collection;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * Skin that costume and makeup both miss.
@@ -24,13 +28,22 @@ public record BareSkin(List<String> zones, double areaCm2) {
         Body body = trade.body();
         Set<String> covered = new HashSet<>(brief.costumeCovers());
         covered.addAll(brief.allowed().bare());
+        Map<String, Integer> shares = new HashMap<>();
         for (LookEntry entry : look.entries()) {
             Technique technique = trade.technique(entry.techniqueId());
-            if (entry.coverage() == WHOLE && covers(technique)) {
-                covered.addAll(entry.zones());
-                covered.addAll(technique.covers());
+            if (covers(technique)) {
+                Stream.of(entry.zones(), technique.covers())
+                        .flatMap(Collection::stream)
+                        .distinct()
+                        .forEach(z -> shares.merge(z + " " + technique.slot(), entry.coverage(), Integer::sum));
             }
         }
+        // fields side by side are of one kind of work; a thin layer over another one leaves what it leaves
+        shares.forEach((where, share) -> {
+            if (share >= WHOLE) {
+                covered.add(where.substring(0, where.indexOf(' ')));
+            }
+        });
         List<String> bare = body.zones().stream()
                 .filter(Zone::isSkin)
                 .filter(z -> !isUnderHair(z, brief.performer().hair()))

@@ -129,7 +129,12 @@ final class TradeReader {
             throw node.get("like").broken("like '" + other + "': no technique has this name");
         }
         DataNode base = likeAnother(other, nodes.get(other), nodes);
-        return node.over(base, Set.of("like", "change-steps", "implied", "between", "of", "under"));
+        DataNode both = node.over(base, Set.of("like", "implied", "between", "of", "under"));
+        if (node.find("steps") != null) {
+            return node.find("change-steps") == null ? both.without(Set.of("change-steps")) : both;
+        }
+        boolean changed = node.find("change-steps") != null && base.find("change-steps") != null;
+        return changed ? both.with("change-steps", node.get("change-steps").overEach(base.get("change-steps"))) : both;
     }
 
     private Technique technique(String id, DataNode node, Strata strata) {

@@ -9,6 +9,7 @@ import app.kemdro.core.look.LookEntry.Strength;
 import app.kemdro.core.material.Materials.Reaction;
 import app.kemdro.core.method.Need;
 import app.kemdro.core.method.Role;
+import app.kemdro.core.method.Strata;
 import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Trade;
 import java.util.ArrayList;
@@ -23,6 +24,7 @@ import java.util.TreeMap;
 
 /** Completes a look: checks every entry, and puts in the work that a technique needs and nobody has asked for. */
 final class Composition {
+    private static final int WHOLE = 100;
     private static final int MOST_ROUNDS = 8;
 
     private final Trade trade;
@@ -77,6 +79,17 @@ final class Composition {
                     && (asked.over().equals(other.origin()) || asked.over().equals(other.id()));
         }
 
+        /** Whether both take a share of the same zones, side by side: two fields of one kind of work. */
+        boolean isBeside(Entry other, Strata strata) {
+            return other != this
+                    && technique.slot().equals(other.technique.slot())
+                    && !strata.level(technique.slot()).many()
+                    && asked.coverage() + other.asked.coverage() <= WHOLE
+                    && zones.stream().anyMatch(other.zones::contains)
+                    && !isOver(other)
+                    && !other.isOver(this);
+        }
+
         /** Whether it was asked to lie directly on the body. */
         boolean isOnBody() {
             return asked.over().equals(LookEntry.BODY);
@@ -101,6 +114,7 @@ final class Composition {
         look.entries().forEach(this::accept);
         if (problems.isEmpty()) {
             oneOfASlot();
+            noMoreThanAll();
         }
         if (problems.isEmpty()) {
             addBlocks();
@@ -256,8 +270,37 @@ final class Composition {
         }
     }
 
+    /** Fields that lie side by side take no more of a zone than there is. */
+    private void noMoreThanAll() {
+        for (Entry entry : entries) {
+            List<Entry> fields = entries.stream()
+                    .filter(e -> entry.isBeside(e, trade.strata()))
+                    .toList();
+            for (String zone : entry.zones()) {
+                List<Entry> here =
+                        fields.stream().filter(e -> e.zones().contains(zone)).toList();
+                int taken = entry.asked().coverage()
+                        + here.stream().mapToInt(e -> e.asked().coverage()).sum();
+                if (taken > WHOLE && problems.isEmpty()) {
+                    List<String> ids = new ArrayList<>(List.of(entry.id()));
+                    here.forEach(e -> ids.add(e.id()));
+                    problems.add(Problem.stop(
+                            "%s: its fields side by side take %d %% of it."
+                                    .formatted(Capitals.capital(body.say(List.of(zone))), taken),
+                            "Make one of them smaller, or take one off.",
+                            List.of(zone),
+                            ids));
+                }
+            }
+        }
+    }
+
     private boolean excludes(Entry a, Entry b) {
-        if (a.technique().between() || b.technique().between() || a.isOver(b) || b.isOver(a)) {
+        if (a.technique().between()
+                || b.technique().between()
+                || a.isOver(b)
+                || b.isOver(a)
+                || a.isBeside(b, trade.strata())) {
             return false;
         }
         boolean many = trade.strata().level(a.technique().slot()).many()

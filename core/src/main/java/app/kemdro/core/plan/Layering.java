@@ -8,7 +8,9 @@ import app.kemdro.core.layer.Surface;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Hair;
 import app.kemdro.core.material.Material;
+import app.kemdro.core.method.Strata;
 import app.kemdro.core.method.Trade;
+import app.kemdro.core.plan.Composition.Entry;
 import app.kemdro.core.plan.Expansion.Expanded;
 import app.kemdro.core.schedule.Lag;
 import java.util.ArrayList;
@@ -18,6 +20,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.PriorityQueue;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** What lies on every zone once all steps are done: the order on one zone follows from what must come before what. */
 final class Layering {
@@ -26,9 +30,11 @@ final class Layering {
     /** The stack of every zone on which something is laid, from the crown down. */
     static Map<String, Stack> of(List<Expanded> steps, List<Lag> lags, Brief brief, Trade trade, LayerRules rules) {
         Map<String, List<Laid>> laid = new HashMap<>();
+        Map<Entry, Set<String>> beside = beside(steps, trade.strata());
         for (Expanded step : inOrder(steps, lags, trade)) {
-            step.step().material().ifPresent(m -> lay(step, m, step.step().zones(), laid));
-            step.step().form().ifPresent(m -> lay(step, m, step.step().formZones(), laid));
+            Set<String> others = beside.get(step.entry());
+            step.step().material().ifPresent(m -> lay(step, m, step.step().zones(), others, laid));
+            step.step().form().ifPresent(m -> lay(step, m, step.step().formZones(), others, laid));
         }
         Map<String, Stack> stacks = new LinkedHashMap<>();
         for (Zone zone : trade.body().zones()) {
@@ -39,14 +45,31 @@ final class Layering {
         return stacks;
     }
 
-    private static void lay(Expanded step, Material material, List<String> zones, Map<String, List<Laid>> laid) {
+    /** By entry, the ids of those that lie beside it. */
+    private static Map<Entry, Set<String>> beside(List<Expanded> steps, Strata strata) {
+        List<Entry> entries = steps.stream().map(Expanded::entry).distinct().toList();
+        Map<Entry, Set<String>> beside = new HashMap<>();
+        for (Entry entry : entries) {
+            beside.put(
+                    entry,
+                    entries.stream()
+                            .filter(e -> entry.isBeside(e, strata))
+                            .map(Entry::id)
+                            .collect(Collectors.toSet()));
+        }
+        return beside;
+    }
+
+    private static void lay(
+            Expanded step, Material material, List<String> zones, Set<String> beside, Map<String, List<Laid>> laid) {
         Laid one = new Laid(
                 step.step().id(),
                 step.entry().id(),
                 step.entry().technique(),
                 step.step().title(),
                 material,
-                step.step().thickness());
+                step.step().thickness(),
+                beside);
         zones.forEach(z -> laid.computeIfAbsent(z, k -> new ArrayList<>()).add(one));
     }
 

@@ -47,6 +47,25 @@ class AmountsTest {
         assertThat(cream.packed()).isCloseTo(cream.grams() * 1.3, within(1e-9));
     }
 
+    /** Common practice: a pair is two; four hooks a side are eight short ones and eight long wires. */
+    @Test
+    void pairsAreTwoAndHooksAreCountedWithTheirWires() {
+        Look ears = look(entry("false-ears-acrylic", "ear-left", "ear-right"));
+        assertThat(need(planned(ears, brief(lead("Ines"))), ears, "foam-ear-tip")
+                        .pieces())
+                .isEqualTo(2);
+        Look eyes = look(entry("lenses-first", "eye-left", "eye-right"));
+        assertThat(need(planned(eyes, brief(lead("Ines"))), eyes, "contact-lens")
+                        .pieces())
+                .isEqualTo(2);
+        Look one = look(entry("lenses-first", "eye-left"));
+        assertThat(need(planned(one, brief(lead("Ines"))), one, "contact-lens").pieces())
+                .isEqualTo(1);
+        Look rig = look(entry("wire-rig", "cheek-left", "cheek-right"));
+        assertThat(need(planned(rig, brief(lead("Ines"))), rig, "wire-rig").pieces())
+                .isEqualTo(16);
+    }
+
     @Test
     void aLargerHeadTakesMore() {
         Look chin = look(entry("base-cream", "chin"));

@@ -47,6 +47,23 @@ class BareSkinTest {
                 .doesNotContain("crown", "hairline", "back-of-head", "teeth-upper", "nails-left");
     }
 
+    /** A half mask: two fields of one kind of work, side by side; two of different kinds leave what either leaves. */
+    @Test
+    void fieldsSideBySideCoverTogether() {
+        LookEntry white = new LookEntry("white", "base-water", List.of("nose"), 0).covering(60);
+        LookEntry skin = new LookEntry("skin", "base-cream", List.of("nose"), 0).covering(40);
+        assertThat(BareSkin.of(new Look(List.of(white, skin)), brief(Set.of(), Hair.NONE), TRADE)
+                        .zones())
+                .doesNotContain("nose");
+        assertThat(BareSkin.of(new Look(List.of(white, skin.covering(39))), brief(Set.of(), Hair.NONE), TRADE)
+                        .zones())
+                .contains("nose");
+        LookEntry shadow = new LookEntry("shadow", "shade-highlight", List.of("nose"), 0).covering(40);
+        assertThat(BareSkin.of(new Look(List.of(white, shadow)), brief(Set.of(), Hair.NONE), TRADE)
+                        .zones())
+                .contains("nose");
+    }
+
     private static Brief brief(Set<String> costume, Hair hair) {
         return new Brief(
                 LocalDateTime.of(2026, 12, 3, 8, 0),

@@ -33,7 +33,24 @@ class TradeTest {
                         "brow-two-tacky",
                         "brow-adhesive",
                         "brow-wax",
-                        "brow-tone-down");
+                        "brow-tone-down",
+                        "brow-powder-each-bare",
+                        "brow-stick-soft",
+                        "brow-gum",
+                        "brow-jelly",
+                        "brow-wax-carved");
+    }
+
+    /** A technique that is like one that is like another keeps what the one between them changed. */
+    @Test
+    void aChangeOfAChangeKeepsWhatTheFirstChanged() {
+        var press = TRADE.technique("silicone-vinyl").steps().stream()
+                .filter(s -> s.id().equals("press"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(press.sets()).isEqualTo("silicone-vinyl-piece");
+        assertThat(press.name()).contains("load carried first");
+        assertThat(TRADE.technique("lenses-last").steps()).hasSize(2);
     }
 
     @Test

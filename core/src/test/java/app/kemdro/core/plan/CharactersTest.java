@@ -130,7 +130,7 @@ public class CharactersTest {
 
     @Test
     void thereAreEnoughOfThem() {
-        assertThat(characters()).hasSizeGreaterThanOrEqualTo(25);
+        assertThat(characters()).hasSizeGreaterThanOrEqualTo(45);
         assertThat(characters().map(c -> c.brief().crew().size()).distinct()).containsExactlyInAnyOrder(1, 2, 3);
         assertThat(characters()).anyMatch(c -> c.brief().selfApplied());
     }

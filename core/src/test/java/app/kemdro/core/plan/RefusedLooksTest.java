@@ -47,6 +47,25 @@ class RefusedLooksTest {
                 "Take one of them off");
     }
 
+    /** Two schools may share a zone side by side, each on a field of its own; together they take no more of it than there is. */
+    @Test
+    void fieldsSideBySideTakeNoMoreThanAll() {
+        LookEntry water = entry("base-water", "nose").covering(40);
+        LookEntry cream = entry("base-cream", "nose").covering(40);
+        LookEntry airbrush = entry("base-airbrush", "nose").covering(30);
+        assertRefused(
+                look(water, cream, airbrush),
+                brief(lead("Ines")),
+                "Nose: its fields side by side take 110 % of it",
+                "Make one of them smaller");
+        assertRefused(look(water.covering(70), cream), brief(lead("Ines")), "Nose has both", "Take one of them off");
+        Plan plan = ((Planning.Done) PLANNER.plan(look(water, cream), brief(lead("Ines")))).plan();
+        // water paint never lies on the cream beside it, on which it would bead
+        assertThat(plan.stacks().get("nose").layers())
+                .hasSize(3)
+                .allMatch(l -> l.boundary().verdict().isFine());
+    }
+
     @Test
     void anEdgeWithNothingToBlendSaysWhatIsMissing() {
         assertRefused(

@@ -324,4 +324,207 @@ class PlacementTest {
         assertThat(laid(List.of(task("work", 100, "a")), List.of(), stays).ends())
                 .containsExactly(100);
     }
+
+    private static final Worker MORI = new Worker("Mori", true, 1, 0, 100_000);
+
+    private static Task shared(String id, int seconds, String zone) {
+        return new Task(
+                id, seconds, Set.of(zone), Set.of(), Needs.ANYONE, List.of(Mode.NOTHING, Mode.NOTHING.together(0.6)));
+    }
+
+    /** Whoever helped is free when the shared work is over; and shared work waits for whoever is to help. */
+    @Test
+    void theChainGoesOnOverWhoeverHelps() {
+        Laid after = new Laid(
+                        network(
+                                List.of(shared("both", 100, "a"), task("one", 50, "b"), task("two", 70, "c")),
+                                List.of(),
+                                0,
+                                INES,
+                                MORI),
+                        1)
+                .place();
+        assertThat(after.starts()).containsExactly(0, 60, 60);
+        assertThat(after.times.chain()).containsExactly(2, 0);
+        Laid before = new Laid(
+                        network(List.of(task("long", 90, "b"), shared("both", 100, "a")), List.of(), 0, INES, MORI),
+                        0,
+                        1)
+                .place();
+        assertThat(before.starts()).containsExactly(0, 90);
+        assertThat(before.times.chain()).containsExactly(1, 0);
+        assertThat(before.times.urgency()).containsExactly(150, 60);
+    }
+
+    /** What shares neither hands nor place is not what makes another late. */
+    @Test
+    void whatIsBesideIsNotInTheChain() {
+        Laid laid = laid(
+                List.of(
+                        needing("first", 100, Needs.LEAD, "a"),
+                        task("beside", 90, "b"),
+                        needing("then", 50, Needs.LEAD, "c")),
+                List.of(),
+                INES,
+                new Worker("Pell", false, 1, 0, 100_000));
+        assertThat(laid.times.chain()).containsExactly(2, 0);
+        assertThat(laid.times.urgency()).containsExactly(150, 90, 50);
+    }
+
+    /** 5000, 3000 and 6000 s: breaks after 5000 and after 3000 more; drawn forward to the end of work they are no later than that. */
+    @Test
+    void everyBreakIsDrawnForward() {
+        TaskNetwork network = new TaskNetwork(
+                List.of(task("one", 5000, "a"), task("two", 3000, "b"), task("three", 6000, "c")),
+                List.of(),
+                List.of(INES),
+                0,
+                new BreakRule(7200, 600, 1800));
+        Laid laid = new Laid(network).place();
+        // breaks at 7200 and at 15000 by the rule
+        assertThat(laid.starts()).containsExactly(0, 7800, 15_600);
+        int[] tight = laid.times.tightGaps();
+        assertThat(tight[0]).isEqualTo(5000);
+        // as the work lies now, two ends at 10 800
+        assertThat(tight[1]).isEqualTo(10_800 - 5600);
+        System.arraycopy(tight, 0, laid.genes.gap(), 0, tight.length);
+        laid.place();
+        assertThat(laid.starts()).containsExactly(0, 5600, 11_400);
+        int[] again = laid.times.tightGaps();
+        assertThat(again[0]).isEqualTo(5000);
+        assertThat(again[1]).isEqualTo(3000);
+        System.arraycopy(again, 0, laid.genes.gap(), 0, again.length);
+        laid.place();
+        assertThat(laid.starts()).containsExactly(0, 5600, 9200);
+        assertThat(laid.times.schedule(0).rests()).containsExactly(new Rest(5000, 5600), new Rest(8600, 9200));
+    }
+
+    /** Work beyond the breaks that were laid goes on being broken by the rule. */
+    @Test
+    void breaksGoOnByTheRule() {
+        BreakRule hourly = new BreakRule(3600, 600, 1800);
+        List<Task> tasks = java.util.stream.IntStream.range(0, 8)
+                .mapToObj(k -> task("t" + k, 3600, "z" + k))
+                .toList();
+        Laid laid = new Laid(new TaskNetwork(tasks, List.of(), List.of(INES), 0, hourly));
+        Encoding none = new Encoding(
+                laid.genes.priority(), laid.genes.mode(), new int[] {3600}, laid.genes.spare(), laid.genes.from());
+        assertThat(laid.placement.place(none)).isTrue();
+        // every third one is the meal
+        assertThat(laid.starts()).containsExactly(0, 4200, 8400, 13_800, 18_000, 22_200, 27_600, 31_800);
+    }
+
+    /** Two things must follow within ten seconds, and there is one pair of hands: however late it begins, it cannot be. */
+    @Test
+    void aWindowThatNothingKeepsIsSaidToBeTheWindow() {
+        List<Lag> tied = List.of(
+                new Lag("first", "one", Lag.Kind.AFTER, 10, "test"),
+                new Lag("first", "two", Lag.Kind.AFTER, 10, "test"));
+        Laid laid = new Laid(
+                network(List.of(task("first", 40, "a"), task("one", 50, "b"), task("two", 50, "c")), tied, 0, INES));
+        assertThat(laid.placement.place(laid.genes)).isFalse();
+        assertThat(laid.placement.failedForHands).isFalse();
+        // with a second pair of hands it can
+        assertThat(laid(List.of(task("first", 40, "a"), task("one", 50, "b"), task("two", 50, "c")), tied, INES, MORI)
+                        .starts())
+                .containsExactly(0, 40, 40);
+    }
+
+    /** What was moved later leaves nothing behind where it was: no hands, no help, no dryer, no posture, no place. */
+    @Test
+    void whatIsMovedLeavesItsHandsAndItsPlaceFree() {
+        Mode dryer = new Mode(30, 0, 20, 0);
+        Task first = new Task(
+                "first",
+                40,
+                Set.of("a"),
+                Set.of("h"),
+                Map.of("eyes", "closed"),
+                Needs.ANYONE,
+                List.of(Mode.NOTHING, new Mode(30, 0, 20, 0, 0.5)));
+        Task second = new Task("second", 40, Set.of("a"), Set.of(), Needs.LEAD, List.of(Mode.NOTHING));
+        Task other = new Task(
+                "other",
+                20,
+                Set.of("h"),
+                Set.of(),
+                Map.of("eyes", "open"),
+                Needs.ANYONE,
+                List.of(Mode.NOTHING, new Mode(30, 0, Mode.NEVER, 0)));
+        Lag tied = new Lag("first", "second", Lag.Kind.USABLE, 20, "while it is open");
+        Worker late = new Worker("Ines", true, 1, 400, 100_000);
+        Worker one = new Worker("Pell", false, 1, 0, 100_000);
+        Worker two = new Worker("Mori", false, 1, 0, 100_000);
+        assertThat(dryer.tool()).isEqualTo(30);
+        Laid laid = new Laid(network(List.of(first, second, other), List.of(tied), 1, late, one, two), 1, 0, 1).place();
+        // 20 by two and 30 of the dryer: it ends when the window can still be kept, 20 before the lead is there
+        assertThat(laid.ends()[0]).isEqualTo(380);
+        assertThat(laid.starts()[1]).isEqualTo(400);
+        assertThat(laid.starts()[2]).isZero();
+    }
+
+    /** In the middle of a morning: what is done stays, whose hands it was counts, and what was missed is counted. */
+    @Test
+    void whatIsDoneIsWhereItWas() {
+        TaskNetwork network = network(
+                List.of(film("coat", 100, 0, 50, 300, "a"), task("press", 60, "a"), task("other", 30, "b")),
+                List.of(new Lag("coat", "press", Lag.Kind.USABLE, null, "while it is open")),
+                0,
+                INES,
+                MORI);
+        ScheduledTask done = new ScheduledTask("coat", "Mori", 0, 0, 130, 130, 180, 430, 0);
+        Progress progress = new Progress(200, List.of(done), List.of(), List.of());
+        IndexedNetwork net = new IndexedNetwork(network, progress);
+        SerialPlacement placement = new SerialPlacement(net);
+        Encoding genes = new Encoding(
+                new double[] {3, 2, 1}, new int[3], new int[net.bounds.mostRests()], new int[3], new int[3]);
+        Arrays.fill(genes.gap(), 100_000);
+        assertThat(placement.place(genes)).isTrue();
+        assertThat(placement.start).containsExactly(0, 200, 200);
+        assertThat(net.network.workers().get(placement.hands[0]).id()).isEqualTo("Mori");
+        assertThat(placement.missed).containsExactly(0, 20, 0);
+        PlacedTimes times = new PlacedTimes(placement);
+        assertThat(times.lateness()).isEqualTo(times.ready() + 20 * 20);
+        assertThat(placement.settled(0)).isEqualTo(430);
+        // and once more: nothing is left of the first time
+        assertThat(placement.place(genes)).isTrue();
+        assertThat(placement.missed).containsExactly(0, 20, 0);
+    }
+
+    /** Without a dryer nothing is dried, and alone nothing is shared; with both every way is open. */
+    @Test
+    void onlyWaysThatThereAreHandsAndToolsForAreTaken() {
+        Task task = new Task(
+                "any",
+                100,
+                Set.of("a"),
+                Set.of(),
+                Needs.ANYONE,
+                List.of(Mode.NOTHING, new Mode(30, 0, Mode.NEVER, 0), Mode.NOTHING.together(0.6)));
+        assertThat(new IndexedNetwork(network(List.of(task), List.of(), 0, INES), Progress.NOTHING).ways[0])
+                .containsExactly(0);
+        assertThat(new IndexedNetwork(network(List.of(task), List.of(), 1, INES), Progress.NOTHING).ways[0])
+                .containsExactly(0, 1);
+        assertThat(new IndexedNetwork(network(List.of(task), List.of(), 0, INES, MORI), Progress.NOTHING).ways[0])
+                .containsExactly(0, 2);
+        assertThat(new IndexedNetwork(network(List.of(task), List.of(), 1, INES, MORI), Progress.NOTHING).ways[0])
+                .containsExactly(0, 1, 2);
+    }
+
+    /** What has to be begun soon is pulled forward, and so is what comes before it. */
+    @Test
+    void whatIsDueIsPulledForward() {
+        List<Task> tasks = List.of(task("first", 100, "a"), task("due", 50, "b"), task("long", 400, "c"));
+        List<Lag> lags = List.of(lag("first", "due", Lag.Kind.AFTER));
+        IndexedNetwork plain = new IndexedNetwork(
+                new TaskNetwork(tasks, lags, List.of(INES), 0, NO_BREAKS, List.of()), Progress.NOTHING);
+        assertThat(plain.pull).containsExactly(150, 50, 400);
+        IndexedNetwork due = new IndexedNetwork(
+                new TaskNetwork(tasks, lags, List.of(INES), 0, NO_BREAKS, List.of(new Pin("due", 0, 200, null))),
+                Progress.NOTHING);
+        // 550 s of work at the longest chain of 400: twice the longest less its second
+        assertThat(due.pull[1]).isEqualTo(2 * 400 - 200);
+        assertThat(due.pull[0]).isEqualTo(100 + due.pull[1]);
+        assertThat(due.pull[2]).isEqualTo(400);
+    }
 }
