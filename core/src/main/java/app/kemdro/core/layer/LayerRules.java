@@ -82,7 +82,7 @@ public final class LayerRules {
 
     private static LayerRule rule(
             DataNode node, Map<String, String> surfaces, Map<String, String> natures, Trade trade) {
-        node.onlyKeys(Set.of("below", "above", "verdict", "if", "through", "because", "mend"));
+        node.onlyKeys(Set.of("below", "above", "by", "verdict", "if", "through", "because", "mend"));
         Verdict verdict = node.get("verdict").choice(Verdict.class);
         if ((verdict == Verdict.HOLDS_IF) == (node.find("if") == null)) {
             throw node.broken("'holds-if' says under 'if' what must be seen to; no other verdict does");
@@ -94,6 +94,7 @@ public final class LayerRules {
         return new LayerRule(
                 words(node, "below", surfaces, trade.materials()),
                 words(node, "above", natures, trade.materials()),
+                slots(node, trade),
                 node.flag("through"),
                 new Judgement(verdict, node.text("if", ""), node.get("because").text(), mend));
     }
@@ -112,6 +113,17 @@ public final class LayerRules {
         return words.contains(ANYTHING) ? Set.of() : new LinkedHashSet<>(words);
     }
 
+    private static Set<String> slots(DataNode node, Trade trade) {
+        Set<String> slots = new LinkedHashSet<>(node.words("by"));
+        slots.stream()
+                .filter(s -> trade.techniques().stream().noneMatch(t -> t.slot().equals(s)))
+                .findFirst()
+                .ifPresent(s -> {
+                    throw node.get("by").broken("no technique is of the kind '" + s + "'");
+                });
+        return slots;
+    }
+
     private static Mend mend(@Nullable DataNode node, Map<String, String> natures, Trade trade) {
         if (node == null) {
             return Mend.NONE;
@@ -128,10 +140,15 @@ public final class LayerRules {
         return new Mend(node.words("lay"), node.words("above"), node.words("below"), node.flag("turn"));
     }
 
-    /** What is said about laying this material on that surface. */
+    /** What is said about laying this material on that surface, whatever it is laid for. */
     public Judgement judge(Surface below, Material above) {
-        return known.computeIfAbsent(below.word() + "/" + below.material() + "/" + above.id(), k -> {
-            LayerRule rule = strongest(below, above, false);
+        return judge(below, above, "");
+    }
+
+    /** What is said about laying this material on that surface for this kind of work. */
+    public Judgement judge(Surface below, Material above, String slot) {
+        return known.computeIfAbsent(below.word() + "/" + below.material() + "/" + above.id() + "/" + slot, k -> {
+            LayerRule rule = strongest(below, above, slot, false);
             return rule == null ? Judgement.unknown(say(below), above.name()) : rule.judgement();
         });
     }
@@ -144,15 +161,15 @@ public final class LayerRules {
      */
     @Nullable
     Judgement throughPowder(Surface belowPowder, Material above) {
-        LayerRule rule = strongest(belowPowder, above, true);
+        LayerRule rule = strongest(belowPowder, above, "", true);
         return rule == null ? null : rule.judgement();
     }
 
-    private @Nullable LayerRule strongest(Surface below, Material above, boolean through) {
+    private @Nullable LayerRule strongest(Surface below, Material above, String slot, boolean through) {
         LayerRule best = null;
         int most = -1;
         for (LayerRule rule : rules) {
-            int fit = through && !rule.through() ? -1 : rule.fit(below, above.id(), above.nature());
+            int fit = through && !rule.through() ? -1 : rule.fit(below, above.id(), above.nature(), slot);
             boolean stronger = fit > most
                     || fit == most && best != null && best.judgement().verdict() != Verdict.FORBIDDEN;
             if (stronger) {

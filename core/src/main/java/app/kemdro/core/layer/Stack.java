@@ -109,7 +109,7 @@ public record Stack(Surface ground, List<Layer> layers) {
                 return through;
             }
         }
-        return rules.judge(below, next.material());
+        return rules.judge(below, next.material(), next.technique().slot());
     }
 
     /** What the school laid now accepts, and what the one below it does. */

@@ -93,6 +93,21 @@ class LayerFileTest {
                 .isEqualTo(Verdict.HOLDS);
     }
 
+    /** A rule for one kind of work decides before one for all, and is not asked for another. */
+    @Test
+    void aRuleForOneKindOfWorkCountsForThatAlone() {
+        LayerRules rules = rules(
+                rule("lid", "cream", "by: [loose], verdict: holds"),
+                rule("lid", "cream", "verdict: weak, mend: { turn: yes }"));
+        Surface lid = new Surface("lid", "");
+        assertThat(rules.judge(lid, CREAM, "loose").verdict()).isEqualTo(Verdict.HOLDS);
+        assertThat(rules.judge(lid, CREAM, "piece").verdict()).isEqualTo(Verdict.WEAK);
+        assertThat(rules.judge(lid, CREAM).verdict()).isEqualTo(Verdict.WEAK);
+        assertThatThrownBy(() -> rules(rule("lid", "cream", "by: [nowhere], verdict: holds")))
+                .isInstanceOf(BrokenFile.class)
+                .hasMessageContaining("no technique is of the kind 'nowhere'");
+    }
+
     @Test
     void whereNoRuleSpeaksThatIsSaidInTheWordsOfTheFile() {
         LayerRules rules = rules(rule("lid", "lacquer", "verdict: holds"), rule("tooth", "cream", "verdict: holds"));

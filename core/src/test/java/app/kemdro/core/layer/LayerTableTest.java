@@ -7,6 +7,7 @@ import app.kemdro.core.method.Trade;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import app.kemdro.core.method.Technique;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -87,6 +88,33 @@ class LayerTableTest {
                 }
             });
         }
+        text.append(forOneKindOfWork(below));
+        return text.toString();
+    }
+
+    /** What is said otherwise where it is laid for one kind of work. */
+    private static String forOneKindOfWork(Surface below) {
+        Map<String, List<String>> said = new LinkedHashMap<>();
+        for (Material above : layers()) {
+            TRADE.techniques().stream().map(Technique::slot).distinct().sorted().forEach(slot -> {
+                Judgement judgement = RULES.judge(below, above, slot);
+                if (!judgement.equals(RULES.judge(below, above))) {
+                    said.computeIfAbsent(
+                                    "- **%s** as work of the kind *%s*, %%s: %s%s\n"
+                                            .formatted(
+                                                    judgement.verdict().name().toLowerCase(Locale.ROOT).replace('_', ' '),
+                                                    slot,
+                                                    judgement.condition().isEmpty()
+                                                            ? ""
+                                                            : judgement.condition() + ". ",
+                                                    judgement.because()),
+                                    k -> new ArrayList<>())
+                            .add(above.name());
+                }
+            });
+        }
+        StringBuilder text = new StringBuilder();
+        said.forEach((line, names) -> text.append(line.formatted(String.join(", ", names))));
         return text.toString();
     }
 

@@ -53,6 +53,19 @@ class TradeTest {
         assertThat(TRADE.technique("lenses-last").steps()).hasSize(2);
     }
 
+    /** [T24] Trimmed once stretched, rolled down before latex over all. */
+    @Test
+    void stepsComeInBeforeTheOneTheyName() {
+        assertThat(TRADE.technique("cap-latex-trimmed").steps().stream()
+                        .map(s -> s.id())
+                        .toList())
+                .endsWith("ear-press", "trim", "edge-glue", "edge-roll", "stipple-all", "powder-all");
+        assertBroken(
+                ONE + "two:\n  like: odd\n  because: A test.\n  more-steps: [{ id: b, before: z, name: More, minutes: 1 }]\n",
+                "line 10",
+                "there is no step 'z' to come before");
+    }
+
     @Test
     void alcoholNeverTouchesTheEyes() {
         assertThat(TRADE.technique("skin-prep").zones()).doesNotContain("eye-left", "eye-right", "mouth");

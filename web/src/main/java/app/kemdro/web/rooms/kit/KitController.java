@@ -3,6 +3,7 @@ package app.kemdro.web.rooms.kit;
 import app.kemdro.core.kit.Amounts;
 import app.kemdro.core.kit.GlueLine;
 import app.kemdro.core.kit.Need;
+import app.kemdro.core.kit.Tool;
 import app.kemdro.core.kit.Waste;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
@@ -43,15 +44,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class KitController {
     /** Small vital things that no amount tells of. */
-    private static final List<String> SMALL = List.of(
-            "throw-away sponges, swabs and cups",
-            "tissue and cotton",
-            "a second mirror",
-            "the cool hand dryer",
-            "straws and water",
-            "off-cuts for patches",
-            "the reference pictures");
-
     private static final int MOST_DAYS = 60;
     private static final int ONE_DAY = 1;
 
@@ -68,6 +60,7 @@ class KitController {
     private final Stocks stocks;
     private final Substitutes substitutes;
     private final Safety safety;
+    private final List<Tool> tools;
 
     KitController(
             Jobs jobs,
@@ -92,6 +85,7 @@ class KitController {
         this.amounts = new Amounts(trade, waste);
         this.jars = new Jars(trade, waste, products);
         this.safety = new Safety(trade);
+        this.tools = Tool.standard(trade);
     }
 
     @GetMapping("/jobs/{id}/kit")
@@ -220,9 +214,11 @@ class KitController {
         model.addAttribute("day", Words.day(plan.brief().call()));
     }
 
-    /** Small vital things, and what tools must be free of on this performer. */
+    /** Tools and throw-away things for what is done, and what they must be free of on this performer. */
     private List<String> small(Plan plan) {
-        return Stream.concat(safety.withoutIn(plan.brief().performer().reactsTo()).stream(), SMALL.stream())
+        return Stream.concat(
+                        safety.withoutIn(plan.brief().performer().reactsTo()).stream(),
+                        Tool.of(plan, tools).stream().map(Tool::name))
                 .toList();
     }
 

@@ -1,0 +1,82 @@
+package app.kemdro.core.kit;
+
+import app.kemdro.core.datafile.DataNode;
+import app.kemdro.core.material.Material;
+import app.kemdro.core.method.Trade;
+import app.kemdro.core.plan.Plan;
+import app.kemdro.core.plan.PlannedStep;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/**
+ * A tool, or something that is thrown away, and what it is for.
+ *
+ * @param always whether it is packed whatever is done
+ * @param slots kinds of work it is for
+ * @param kinds shelves of the trade it is for
+ * @param materials families it is for
+ */
+public record Tool(
+        String name, boolean always, Set<String> slots, Set<String> kinds, Set<String> materials, String because) {
+
+    /**
+     * Those that ship with Kemdro.
+     *
+     * @throws app.kemdro.core.datafile.BrokenFile naming file, line and reason
+     */
+    public static List<Tool> standard(Trade trade) {
+        return read(DataNode.resource("/trade/tools.yaml"), trade);
+    }
+
+    static List<Tool> read(DataNode file, Trade trade) {
+        return file.items().stream().map(node -> tool(node, trade)).toList();
+    }
+
+    private static Tool tool(DataNode node, Trade trade) {
+        node.onlyKeys(Set.of("tool", "always", "slots", "kinds", "materials", "because"));
+        Set<String> slots = new LinkedHashSet<>(node.words("slots"));
+        slots.stream()
+                .filter(s -> trade.techniques().stream().noneMatch(t -> t.slot().equals(s)))
+                .findFirst()
+                .ifPresent(s -> {
+                    throw node.get("slots").broken("no technique is of the kind '" + s + "'");
+                });
+        Set<String> kinds = new LinkedHashSet<>(node.words("kinds"));
+        kinds.stream()
+                .filter(k -> trade.materials().all().stream()
+                        .noneMatch(m -> m.kind().equals(k)))
+                .findFirst()
+                .ifPresent(k -> {
+                    throw node.get("kinds").broken("nothing is of the kind '" + k + "'");
+                });
+        Set<String> materials = new LinkedHashSet<>(node.words("materials"));
+        materials.stream().filter(m -> !trade.materials().has(m)).findFirst().ifPresent(m -> {
+            throw node.get("materials").broken("there is no material '" + m + "'");
+        });
+        if (!node.flag("always") && slots.isEmpty() && kinds.isEmpty() && materials.isEmpty()) {
+            throw node.broken("it is for nothing; say slots, kinds, materials or always");
+        }
+        return new Tool(
+                node.get("tool").text(),
+                node.flag("always"),
+                slots,
+                kinds,
+                materials,
+                node.get("because").text());
+    }
+
+    /** Those of all tools that this plan takes, in their order. */
+    public static List<Tool> of(Plan plan, List<Tool> all) {
+        return all.stream()
+                .filter(t -> t.always || plan.steps().stream().anyMatch(t::isFor))
+                .toList();
+    }
+
+    private boolean isFor(PlannedStep step) {
+        return slots.contains(step.technique().slot())
+                || Stream.concat(step.material().stream(), step.form().stream())
+                        .anyMatch((Material m) -> kinds.contains(m.kind()) || materials.contains(m.id()));
+    }
+}
