@@ -45,8 +45,8 @@ public record Tool(
                 });
         Set<String> kinds = new LinkedHashSet<>(node.words("kinds"));
         kinds.stream()
-                .filter(k -> trade.materials().all().stream()
-                        .noneMatch(m -> m.kind().equals(k)))
+                .filter(k ->
+                        trade.materials().all().stream().noneMatch(m -> m.kind().equals(k)))
                 .findFirst()
                 .ifPresent(k -> {
                     throw node.get("kinds").broken("nothing is of the kind '" + k + "'");

@@ -186,4 +186,23 @@ final class StepReader {
             throw material.broken("there is no material '" + material.text() + "'");
         }
     }
+
+    /** Steps, with those that come in each before the one it names. */
+    static List<DataNode> withMore(DataNode node) {
+        List<DataNode> steps = new ArrayList<>(node.get("steps").items());
+        for (DataNode more : node.find("more-steps") == null
+                ? List.<DataNode>of()
+                : node.get("more-steps").items()) {
+            String before = more.get("before").text();
+            int at = 0;
+            while (at < steps.size() && !steps.get(at).get("id").text().equals(before)) {
+                at++;
+            }
+            if (at == steps.size()) {
+                throw more.get("before").broken("there is no step '" + before + "' to come before");
+            }
+            steps.add(at, more.without(Set.of("before")));
+        }
+        return steps;
+    }
 }

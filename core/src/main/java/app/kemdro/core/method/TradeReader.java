@@ -242,7 +242,7 @@ final class TradeReader {
                 : new LinkedHashMap<>(node.get("change-steps").entries());
         Set<String> unused = new LinkedHashSet<>(changes.keySet());
         List<StepTemplate> steps = new ArrayList<>();
-        for (DataNode step : withMore(node)) {
+        for (DataNode step : StepReader.withMore(node)) {
             DataNode change = changes.get(step.get("id").text());
             unused.remove(step.get("id").text());
             if (change == null) {
@@ -261,25 +261,6 @@ final class TradeReader {
             throw node.broken(id + " has no steps");
         }
         return List.copyOf(steps);
-    }
-
-    /** Steps, with those that come in each before the one it names. */
-    private static List<DataNode> withMore(DataNode node) {
-        List<DataNode> steps = new ArrayList<>(node.get("steps").items());
-        for (DataNode more : node.find("more-steps") == null
-                ? List.<DataNode>of()
-                : node.get("more-steps").items()) {
-            String before = more.get("before").text();
-            int at = 0;
-            while (at < steps.size() && !steps.get(at).get("id").text().equals(before)) {
-                at++;
-            }
-            if (at == steps.size()) {
-                throw more.get("before").broken("there is no step '" + before + "' to come before");
-            }
-            steps.add(at, more.without(Set.of("before")));
-        }
-        return steps;
     }
 
     /** What touches a zone must be made for that kind of surface. */

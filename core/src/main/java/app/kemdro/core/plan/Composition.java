@@ -1,7 +1,6 @@
 package app.kemdro.core.plan;
 
 import app.kemdro.core.body.Body;
-import app.kemdro.core.body.Capitals;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
@@ -9,7 +8,6 @@ import app.kemdro.core.look.LookEntry.Strength;
 import app.kemdro.core.material.Materials.Reaction;
 import app.kemdro.core.method.Need;
 import app.kemdro.core.method.Role;
-import app.kemdro.core.method.Strata;
 import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Trade;
 import java.util.ArrayList;
@@ -24,7 +22,6 @@ import java.util.TreeMap;
 
 /** Completes a look: checks every entry, and puts in the work that a technique needs and nobody has asked for. */
 final class Composition {
-    private static final int WHOLE = 100;
     private static final int MOST_ROUNDS = 8;
 
     private final Trade trade;
@@ -79,17 +76,6 @@ final class Composition {
                     && (asked.over().equals(other.origin()) || asked.over().equals(other.id()));
         }
 
-        /** Whether both take a share of the same zones, side by side: two fields of one kind of work. */
-        boolean isBeside(Entry other, Strata strata) {
-            return other != this
-                    && technique.slot().equals(other.technique.slot())
-                    && !strata.level(technique.slot()).many()
-                    && asked.coverage() + other.asked.coverage() <= WHOLE
-                    && zones.stream().anyMatch(other.zones::contains)
-                    && !isOver(other)
-                    && !other.isOver(this);
-        }
-
         /** Whether it was asked to lie directly on the body. */
         boolean isOnBody() {
             return asked.over().equals(LookEntry.BODY);
@@ -113,8 +99,7 @@ final class Composition {
         this.giving = new Giving(entries, trade);
         look.entries().forEach(this::accept);
         if (problems.isEmpty()) {
-            oneOfASlot();
-            noMoreThanAll();
+            problems.addAll(new Beside(trade).problems(entries));
         }
         if (problems.isEmpty()) {
             addBlocks();
@@ -247,67 +232,6 @@ final class Composition {
                     asked.zones(),
                     List.of(asked.id())));
         }
-    }
-
-    /** Two techniques of one kind, or two schools of one thing, cannot both lie on a zone. */
-    private void oneOfASlot() {
-        for (int i = 0; i < entries.size(); i++) {
-            for (int j = i + 1; j < entries.size(); j++) {
-                Entry a = entries.get(i);
-                Entry b = entries.get(j);
-                List<String> both =
-                        a.zones().stream().filter(b.zones()::contains).toList();
-                if (!both.isEmpty() && excludes(a, b)) {
-                    String has = body.say(both) + (both.size() > 1 ? " have " : " has ");
-                    String what = a.technique().id().equals(b.technique().id())
-                            ? has + "\"" + a.technique().name() + "\" twice."
-                            : has + "both \"" + a.technique().name() + "\" and \""
-                                    + b.technique().name() + "\": one excludes the other.";
-                    problems.add(Problem.stop(
-                            Capitals.capital(what), "Take one of them off.", both, List.of(a.id(), b.id())));
-                }
-            }
-        }
-    }
-
-    /** Fields that lie side by side take no more of a zone than there is. */
-    private void noMoreThanAll() {
-        for (Entry entry : entries) {
-            List<Entry> fields = entries.stream()
-                    .filter(e -> entry.isBeside(e, trade.strata()))
-                    .toList();
-            for (String zone : entry.zones()) {
-                List<Entry> here =
-                        fields.stream().filter(e -> e.zones().contains(zone)).toList();
-                int taken = entry.asked().coverage()
-                        + here.stream().mapToInt(e -> e.asked().coverage()).sum();
-                if (taken > WHOLE && problems.isEmpty()) {
-                    List<String> ids = new ArrayList<>(List.of(entry.id()));
-                    here.forEach(e -> ids.add(e.id()));
-                    problems.add(Problem.stop(
-                            "%s: its fields side by side take %d %% of it."
-                                    .formatted(Capitals.capital(body.say(List.of(zone))), taken),
-                            "Make one of them smaller, or take one off.",
-                            List.of(zone),
-                            ids));
-                }
-            }
-        }
-    }
-
-    private boolean excludes(Entry a, Entry b) {
-        if (a.technique().between()
-                || b.technique().between()
-                || a.isOver(b)
-                || b.isOver(a)
-                || a.isBeside(b, trade.strata())) {
-            return false;
-        }
-        boolean many = trade.strata().level(a.technique().slot()).many()
-                && trade.strata().level(b.technique().slot()).many();
-        return a.technique().slot().equals(b.technique().slot())
-                        && !(many && !a.technique().equals(b.technique()))
-                || a.technique().family().equals(b.technique().family()) && !many;
     }
 
     /** Costume as a block of its own, and the looks. */

@@ -53,7 +53,7 @@ final class Layering {
             beside.put(
                     entry,
                     entries.stream()
-                            .filter(e -> entry.isBeside(e, strata))
+                            .filter(e -> Beside.are(entry, e, strata))
                             .map(Entry::id)
                             .collect(Collectors.toSet()));
         }

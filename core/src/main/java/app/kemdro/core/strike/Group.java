@@ -45,7 +45,10 @@ final class Group {
 
     /** Whether it is a form that nothing holds but itself or gravity, so that it comes off dry, by hand. */
     boolean liftsDry(RemovalRules customs) {
-        return kind.isPresent() && glue.isEmpty() && !customs.clings().contains(first.kind());
+        // what was laid wet dried onto whatever lies below it
+        return kind.filter(k -> !k.materials().contains(first.id())).isPresent()
+                && glue.isEmpty()
+                && !customs.clings().contains(first.kind());
     }
 
     Material soaked() {

@@ -21,7 +21,7 @@ final class Peeling {
         List<Stack.Layer> left = new ArrayList<>(stack.layers());
         List<Peel> peels = new ArrayList<>();
         left.removeIf(l -> {
-            Optional<Kind> kind = customs.of(l.material()).filter(Kind::alone);
+            Optional<Kind> kind = customs.of(l).filter(Kind::alone);
             kind.ifPresent(
                     k -> peels.add(new Peel(key(k, l), kind, l.material(), Optional.empty(), List.of(l.material()))));
             return kind.isPresent();
@@ -34,7 +34,7 @@ final class Peeling {
             }
             Optional<Material> glue =
                     lowest < form ? Optional.of(left.get(lowest).material()) : Optional.empty();
-            Kind kind = customs.of(layer.material()).orElseThrow();
+            Kind kind = customs.of(layer).orElseThrow();
             peels.add(new Peel(key(kind, layer), Optional.of(kind), layer.material(), glue, cut(left, lowest)));
         }
         for (int pass = 1; !left.isEmpty(); pass++) {
@@ -82,7 +82,7 @@ final class Peeling {
 
     private int highestForm(List<Stack.Layer> layers) {
         for (int i = layers.size() - 1; i >= 0; i--) {
-            if (customs.of(layers.get(i).material()).isPresent()) {
+            if (customs.of(layers.get(i)).isPresent()) {
                 return i;
             }
         }

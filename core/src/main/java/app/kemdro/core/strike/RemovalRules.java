@@ -1,6 +1,7 @@
 package app.kemdro.core.strike;
 
 import app.kemdro.core.datafile.DataNode;
+import app.kemdro.core.layer.Stack;
 import app.kemdro.core.material.Film;
 import app.kemdro.core.material.Material;
 import app.kemdro.core.method.WorkLaw;
@@ -34,6 +35,8 @@ record RemovalRules(
     /**
      * A kind of form.
      *
+     * @param materials what is of this kind, though it was laid wet, where it was laid as one of the slots: a build in latex comes off
+     *     as a form and not as a film
      * @param first whether it is off before anything wet comes near
      * @param alone whether it takes nothing along of what was laid after it
      * @param fingers whether it is taken off with free fingers, so that on oneself what binds them is off before
@@ -41,6 +44,8 @@ record RemovalRules(
     record Kind(
             String id,
             Set<String> kinds,
+            Set<String> materials,
+            Set<String> slots,
             boolean first,
             boolean alone,
             boolean fingers,
@@ -52,12 +57,13 @@ record RemovalRules(
     record Last(double minutes, String say) {}
 
     /** The kind of a form; empty for what is no form. */
-    Optional<Kind> of(Material material) {
-        return !(material.setting() instanceof Film)
-                ? kinds.stream()
-                        .filter(k -> k.kinds().contains(material.kind()))
-                        .findFirst()
-                : Optional.empty();
+    Optional<Kind> of(Stack.Layer layer) {
+        Material material = layer.material();
+        return kinds.stream()
+                .filter(k -> k.materials().contains(material.id())
+                                && k.slots().contains(layer.technique().slot())
+                        || !(material.setting() instanceof Film) && k.kinds().contains(material.kind()))
+                .findFirst();
     }
 
     static RemovalRules standard() {
@@ -79,10 +85,24 @@ record RemovalRules(
     }
 
     private static Kind kind(DataNode node, WorkLaws laws) {
-        node.onlyKeys(Set.of("id", "kinds", "first", "alone", "fingers", "minutes", "law", "times", "say", "because"));
+        node.onlyKeys(Set.of(
+                "id",
+                "kinds",
+                "materials",
+                "slots",
+                "first",
+                "alone",
+                "fingers",
+                "minutes",
+                "law",
+                "times",
+                "say",
+                "because"));
         return new Kind(
                 node.get("id").text(),
                 Set.copyOf(node.words("kinds")),
+                Set.copyOf(node.words("materials")),
+                Set.copyOf(node.words("slots")),
                 node.flag("first"),
                 node.flag("alone"),
                 node.flag("fingers"),

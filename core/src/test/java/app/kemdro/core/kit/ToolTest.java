@@ -33,7 +33,8 @@ class ToolTest {
     void aPaintedFaceTakesBrushesAndNoLatexCup() {
         assertThat(packed(entry("base-water", "nose", "chin")))
                 .contains("cape or cut-away top", "fine, flat, fan and foam brushes", "dry wedges")
-                .doesNotContain("cup or dish for latex", "trimmer", "tweezers", "pliers", "throw-away brush for remover");
+                .doesNotContain(
+                        "cup or dish for latex", "trimmer", "tweezers", "pliers", "throw-away brush for remover");
     }
 
     @Test
@@ -55,17 +56,19 @@ class ToolTest {
     /** Whatever is named in the handbook for a kind of work is for some technique there is. */
     @Test
     void everyToolIsForSomething() {
-        assertThat(ALL).allSatisfy(t -> assertThat(t.always()
-                        || TRADE.techniques().stream()
-                                .anyMatch(k -> t.slots().contains(k.slot())
-                                        || k.materials().stream()
-                                                .anyMatch(m -> t.materials().contains(m)
-                                                        || t.kinds()
-                                                                .contains(TRADE.materials()
-                                                                        .family(m)
-                                                                        .kind()))))
-                .as(t.name())
-                .isTrue());
+        assertThat(ALL)
+                .allSatisfy(t -> assertThat(t.always()
+                                || TRADE.techniques().stream()
+                                        .anyMatch(k -> t.slots().contains(k.slot())
+                                                || k.materials().stream()
+                                                        .anyMatch(m ->
+                                                                t.materials().contains(m)
+                                                                        || t.kinds()
+                                                                                .contains(TRADE.materials()
+                                                                                        .family(m)
+                                                                                        .kind()))))
+                        .as(t.name())
+                        .isTrue());
         assertThat(ALL).extracting(Tool::name).doesNotHaveDuplicates();
     }
 

@@ -3,11 +3,11 @@ package app.kemdro.core.layer;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.kemdro.core.material.Material;
+import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Trade;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import app.kemdro.core.method.Technique;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -102,11 +102,13 @@ class LayerTableTest {
                     said.computeIfAbsent(
                                     "- **%s** as work of the kind *%s*, %%s: %s%s\n"
                                             .formatted(
-                                                    judgement.verdict().name().toLowerCase(Locale.ROOT).replace('_', ' '),
+                                                    judgement
+                                                            .verdict()
+                                                            .name()
+                                                            .toLowerCase(Locale.ROOT)
+                                                            .replace('_', ' '),
                                                     slot,
-                                                    judgement.condition().isEmpty()
-                                                            ? ""
-                                                            : judgement.condition() + ". ",
+                                                    judgement.condition().isEmpty() ? "" : judgement.condition() + ". ",
                                                     judgement.because()),
                                     k -> new ArrayList<>())
                             .add(above.name());

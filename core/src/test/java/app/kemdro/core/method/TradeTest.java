@@ -61,7 +61,8 @@ class TradeTest {
                         .toList())
                 .endsWith("ear-press", "trim", "edge-glue", "edge-roll", "stipple-all", "powder-all");
         assertBroken(
-                ONE + "two:\n  like: odd\n  because: A test.\n  more-steps: [{ id: b, before: z, name: More, minutes: 1 }]\n",
+                ONE
+                        + "two:\n  like: odd\n  because: A test.\n  more-steps: [{ id: b, before: z, name: More, minutes: 1 }]\n",
                 "line 10",
                 "there is no step 'z' to come before");
     }

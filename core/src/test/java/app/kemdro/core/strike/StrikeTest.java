@@ -132,6 +132,27 @@ class StrikeTest {
         assertThat(STRIKE.of(plan).seconds() / 60).isBetween(54, 66);
     }
 
+    /** Common practice: tissue in latex comes off as a form, five minutes of solvent and six of rolling for 100 cm²; an edge of it does not. */
+    @Test
+    void tissueInLatexIsRolledOffAsAForm() {
+        Removal removal = removal(look(entry("tissue-build", "chest")));
+        Step off = removal.steps().stream()
+                .filter(s -> s.sort() == Sort.LIFT && s.title().startsWith("Work solvent into the lines"))
+                .findFirst()
+                .orElseThrow();
+        // a minute, and eleven times what 100 cm² are wiped in; beyond 100 cm² it grows with the power 0.8
+        double area = TRADE.body().areaCm2(List.of("chest"));
+        double minutes = 1 + 11 * Math.pow(area / 100, 0.8);
+        assertThat((removal.schedule().of(off.id()).end()
+                                - removal.schedule().of(off.id()).start())
+                        / 60.0)
+                .isCloseTo(minutes, within(minutes * 0.02));
+        assertThat(removal.steps()).anyMatch(s -> s.sort() == Sort.FLOOD && s.soakSeconds() >= 8 * 60);
+        assertThat(removal(look(entry("foam-piece", "chin"), entry("edge-tissue", "chin")))
+                        .steps())
+                .noneMatch(s -> s.title().startsWith("Work solvent into the lines"));
+    }
+
     @Test
     void removerSoaksBeforeAnythingIsLiftedAndGoesOnlyWhereItMay() {
         Removal removal = removal(Samples.bellFounder());

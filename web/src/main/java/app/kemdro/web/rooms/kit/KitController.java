@@ -45,6 +45,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class KitController {
     /** Small vital things that no amount tells of. */
     private static final int MOST_DAYS = 60;
+
     private static final int ONE_DAY = 1;
 
     private final Jobs jobs;
