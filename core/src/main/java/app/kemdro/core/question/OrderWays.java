@@ -72,16 +72,19 @@ public final class OrderWays {
         List<List<Done>> parts = new ArrayList<>(order.byPart().values());
         for (Rule rule : trade.rules()) {
             if (rule.only().filter(taken::equals).isPresent()) {
-                for (List<Done> first : parts) {
-                    parts.stream()
-                            .filter(second -> first != second)
-                            .filter(second -> order.fits(rule.before(), first) && order.fits(rule.after(), second))
-                            .forEach(second -> asks.add(first.get(0).step().part() + " "
-                                    + second.get(0).step().part()));
-                }
+                List<String> first = picked(rule.before(), parts, order);
+                List<String> second = picked(rule.after(), parts, order);
+                first.forEach(a -> second.stream().filter(b -> !b.equals(a)).forEach(b -> asks.add(a + " " + b)));
             }
         }
         return asks;
+    }
+
+    private static List<String> picked(Rule.Pick pick, List<List<Done>> parts, OrderAsDone order) {
+        return parts.stream()
+                .filter(p -> order.fits(pick, p))
+                .map(p -> p.get(0).step().part())
+                .toList();
     }
 
     /** What has to be planned so that this is done another way. */

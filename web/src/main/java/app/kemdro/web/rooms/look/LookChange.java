@@ -4,6 +4,7 @@ import app.kemdro.core.body.Body;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.method.Technique;
+import app.kemdro.core.method.Trade;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -12,14 +13,26 @@ import java.util.Set;
 
 /** Changes to a look, each giving a new look. */
 final class LookChange {
+    private static final int WHOLE = 100;
+
     private LookChange() {}
 
     /**
      * Puts a technique on zones. The same work in other zones is one piece of work and joins it; every form is a piece of its
-     * own.
+     * own. Where a technique of its kind takes a share of these zones, it takes the rest, beside it.
      */
-    static Look add(Look look, Technique technique, List<String> zones) {
+    static Look add(Look look, Technique technique, List<String> zones, Trade trade) {
         List<String> fit = zones.stream().filter(technique.zones()::contains).toList();
+        int left = fit.stream()
+                .mapToInt(z -> WHOLE - taken(look, technique.slot(), z, trade))
+                .filter(share -> share > 0)
+                .min()
+                .orElse(WHOLE);
+        if (left < WHOLE) {
+            List<LookEntry> entries = new ArrayList<>(look.entries());
+            entries.add(new LookEntry(look.freeId(technique.id()), technique.id(), fit, 0).covering(left));
+            return look.with(entries);
+        }
         boolean form = technique.make().thicknessMm() > 0 && technique.covers().isEmpty();
         Optional<LookEntry> same = look.entries().stream()
                 .filter(e -> e.techniqueId().equals(technique.id()) && e.over().isEmpty())
@@ -34,6 +47,19 @@ final class LookChange {
                 technique.covers().isEmpty() ? fit : List.copyOf(technique.covers()),
                 0));
         return look.with(entries);
+    }
+
+    /** The share of a zone, percent, that work of this kind takes. */
+    static int taken(Look look, String slot, String zone, Trade trade) {
+        return trade.strata().level(slot).many()
+                ? 0
+                : look.entries().stream()
+                        .filter(e -> e.over().isEmpty() && trade.has(e.techniqueId()))
+                        .filter(e -> trade.technique(e.techniqueId()).slot().equals(slot))
+                        .filter(e -> e.zones().contains(zone)
+                                || trade.technique(e.techniqueId()).covers().contains(zone))
+                        .mapToInt(LookEntry::coverage)
+                        .sum();
     }
 
     private static LookEntry joined(LookEntry entry, List<String> zones) {

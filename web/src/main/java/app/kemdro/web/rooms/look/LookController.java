@@ -191,7 +191,7 @@ class LookController {
 
     @PostMapping("/jobs/{id}/look/add")
     String add(@ModelAttribute Press press, @RequestParam String technique, Model model, RedirectAttributes after) {
-        return change(press, look -> LookChange.add(look, known(technique), press.zones()), model, after);
+        return change(press, look -> LookChange.add(look, known(technique), press.zones(), trade), model, after);
     }
 
     @PostMapping("/jobs/{id}/look/remove")

@@ -25,6 +25,8 @@ import java.util.stream.Collectors;
 
 /** Techniques that can be added to the zones that are pressed. */
 final class TechniqueOffers {
+    private static final int WHOLE = 100;
+
     private final Trade trade;
     private final Body body;
     private final Job job;
@@ -46,7 +48,9 @@ final class TechniqueOffers {
         Map<String, List<Technique>> families = trade.techniques().stream()
                 .filter(t -> !zones.isEmpty() && !t.between())
                 .filter(t -> !trade.strata().level(t.slot()).block())
-                .filter(t -> !taken.contains(t.slot()) && !taken.contains(t.family()))
+                .filter(t -> isShared(t.slot())
+                        ? !taken.contains(t.id())
+                        : !taken.contains(t.slot()) && !taken.contains(t.family()))
                 .filter(t -> zones.stream().anyMatch(t.zones()::contains))
                 .collect(Collectors.groupingBy(Technique::family, LinkedHashMap::new, Collectors.toList()));
         families.forEach((family, techniques) -> {
@@ -105,6 +109,7 @@ final class TechniqueOffers {
             Technique technique = trade.technique(entry.techniqueId());
             Collection<String> on = technique.covers().isEmpty() ? entry.zones() : technique.covers();
             if (on.containsAll(zones)) {
+                taken.add(technique.id());
                 taken.add(technique.family());
                 if (!trade.strata().level(technique.slot()).many()) {
                     taken.add(technique.slot());
@@ -112,6 +117,14 @@ final class TechniqueOffers {
             }
         }
         return taken;
+    }
+
+    /** Whether work of this kind takes a share of the pressed zones, so that another may have the rest beside it. */
+    private boolean isShared(String slot) {
+        return zones.stream().allMatch(z -> {
+            int share = LookChange.taken(job.look(), slot, z, trade);
+            return share > 0 && share < WHOLE;
+        });
     }
 
     /** What of a technique the performer reacts to, in words; empty where nothing is. */

@@ -98,6 +98,29 @@ class LookRoomTest {
                 .contains("Tomas Brandvik reacts to resin gum.");
     }
 
+    /** A half mask by presses: half of the base, and another base on the other half; then there is nothing left to share. */
+    @Test
+    void aFieldIsGivenToAnotherTechniqueBesideTheFirst() throws Exception {
+        Job job = fresh("half mask");
+        String offered = "(?s)look/add\"[^>]*>(?:(?!</form>).)*value=\"base-water\"";
+        press(job, "remove", "entry", "base-face");
+        press(job, "add", "technique", "base-cream", "zones", "chin");
+        LookEntry cream = jobs.get(job.id()).look().entries().stream()
+                .filter(e -> e.techniqueId().equals("base-cream") && e.zones().contains("chin"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(body(job, "?zones=chin")).doesNotContainPattern(offered);
+        press(job, "coverage", "entry", cream.id(), "coverage", "50", "zones", "chin");
+        assertThat(body(job, "?zones=chin")).containsPattern(offered);
+        press(job, "add", "technique", "base-water", "zones", "chin");
+        assertThat(jobs.get(job.id()).look().entries())
+                .filteredOn(e -> e.techniqueId().equals("base-water"))
+                .extracting(LookEntry::coverage)
+                .containsExactly(50);
+        assertThat(plans.of(jobs.get(job.id())).problems())
+                .noneMatch(p -> p.what().contains("excludes") || p.what().contains("side by side"));
+    }
+
     @Test
     void anUnknownTechniqueChangesNothing() {
         Job job = fresh("unknown");
