@@ -32,10 +32,13 @@ public record BareSkin(List<String> zones, double areaCm2) {
         for (LookEntry entry : look.entries()) {
             Technique technique = trade.technique(entry.techniqueId());
             if (covers(technique)) {
+                // of a kind of which several lie on one another only one that takes the whole zone is sure to cover it
+                boolean many = trade.strata().level(technique.slot()).many();
                 Stream.of(entry.zones(), technique.covers())
                         .flatMap(Collection::stream)
                         .distinct()
-                        .forEach(z -> shares.merge(z + " " + technique.slot(), entry.coverage(), Integer::sum));
+                        .forEach(z -> shares.merge(
+                                z + " " + technique.slot(), entry.coverage(), many ? Math::max : Integer::sum));
             }
         }
         // fields side by side are of one kind of work; a thin layer over another one leaves what it leaves

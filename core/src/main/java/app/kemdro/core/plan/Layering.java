@@ -25,14 +25,16 @@ import java.util.stream.Collectors;
 
 /** What lies on every zone once all steps are done: the order on one zone follows from what must come before what. */
 final class Layering {
+    private static final int WHOLE = 100;
+
     private Layering() {}
 
     /** The stack of every zone on which something is laid, from the crown down. */
     static Map<String, Stack> of(List<Expanded> steps, List<Lag> lags, Brief brief, Trade trade, LayerRules rules) {
         Map<String, List<Laid>> laid = new HashMap<>();
-        Map<Entry, Set<String>> beside = beside(steps, trade.strata());
+        Map<String, Set<String>> beside = beside(steps, trade.strata());
         for (Expanded step : inOrder(steps, lags, trade)) {
-            Set<String> others = beside.get(step.entry());
+            Set<String> others = beside.getOrDefault(step.entry().id(), Set.of());
             step.step().material().ifPresent(m -> lay(step, m, step.step().zones(), others, laid));
             step.step().form().ifPresent(m -> lay(step, m, step.step().formZones(), others, laid));
         }
@@ -45,14 +47,18 @@ final class Layering {
         return stacks;
     }
 
-    /** By entry, the ids of those that lie beside it. */
-    private static Map<Entry, Set<String>> beside(List<Expanded> steps, Strata strata) {
-        List<Entry> entries = steps.stream().map(Expanded::entry).distinct().toList();
-        Map<Entry, Set<String>> beside = new HashMap<>();
-        for (Entry entry : entries) {
+    /** By id of an entry, the ids of those that lie beside it. */
+    private static Map<String, Set<String>> beside(List<Expanded> steps, Strata strata) {
+        Map<String, Entry> entries = new LinkedHashMap<>();
+        steps.forEach(s -> entries.putIfAbsent(s.entry().id(), s.entry()));
+        List<Entry> fields = entries.values().stream()
+                .filter(e -> e.asked().coverage() < WHOLE)
+                .toList();
+        Map<String, Set<String>> beside = new HashMap<>();
+        for (Entry entry : fields) {
             beside.put(
-                    entry,
-                    entries.stream()
+                    entry.id(),
+                    fields.stream()
                             .filter(e -> Beside.are(entry, e, strata))
                             .map(Entry::id)
                             .collect(Collectors.toSet()));

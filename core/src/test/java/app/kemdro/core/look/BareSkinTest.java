@@ -58,6 +58,12 @@ class BareSkinTest {
         assertThat(BareSkin.of(new Look(List.of(white, skin.covering(39))), brief(Set.of(), Hair.NONE), TRADE)
                         .zones())
                 .contains("nose");
+        LookEntry wash = new LookEntry("wash", "wash-water", List.of("nose"), 0).covering(50);
+        LookEntry other = new LookEntry("other", "wash-alcohol", List.of("nose"), 0).covering(50);
+        assertThat(BareSkin.of(new Look(List.of(wash, other)), brief(Set.of(), Hair.NONE), TRADE)
+                        .zones())
+                .as("washes lie over one another")
+                .contains("nose");
         LookEntry shadow = new LookEntry("shadow", "shade-highlight", List.of("nose"), 0).covering(40);
         assertThat(BareSkin.of(new Look(List.of(white, shadow)), brief(Set.of(), Hair.NONE), TRADE)
                         .zones())
