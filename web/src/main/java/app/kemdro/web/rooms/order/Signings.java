@@ -22,6 +22,9 @@ class Signings {
     private final Cache<Key, Choices> found =
             Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
+    private final Cache<Key, Calmer.Order> asked =
+            Caffeine.newBuilder().maximumSize(REMEMBERED).build();
+
     private record Key(long job, String version) {}
 
     Signings(Plans plans) {
@@ -39,7 +42,13 @@ class Signings {
 
     /** What is true of the order as it is. */
     List<Answer> answers(Job job, Plan plan) {
-        return calmer.now(plan, plans.of(job).look()).answers();
+        return now(job, plan).answers();
+    }
+
+    private Calmer.Order now(Job job, Plan plan) {
+        return asked.get(
+                new Key(job.id(), job.version()),
+                k -> calmer.now(plan, plans.of(job).look()));
     }
 
     /** Looks for other orders; takes a second or so the first time. */
@@ -49,7 +58,7 @@ class Signings {
 
     private Choices look(Job job, Plan plan) {
         var look = plans.of(job).look();
-        Calmer.Order now = calmer.now(plan, look);
+        Calmer.Order now = now(job, plan);
         List<Calmer.Order> between = calmer.between(plan, look);
         Map<String, Calmer.Order> mending = new LinkedHashMap<>();
         now.answers().stream()
