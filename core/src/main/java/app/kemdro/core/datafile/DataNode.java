@@ -9,9 +9,11 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.yaml.snakeyaml.DumperOptions.FlowStyle;
 import org.yaml.snakeyaml.LoaderOptions;
@@ -81,8 +83,7 @@ public final class DataNode {
             }
         }
         tuples.addAll(((MappingNode) node).getValue());
-        return new DataNode(
-                file, new MappingNode(Tag.MAP, true, tuples, node.getStartMark(), node.getEndMark(), FlowStyle.BLOCK));
+        return mapping(tuples);
     }
 
     /** This mapping of mappings over another one: what both name is laid over it key by key. */
@@ -96,10 +97,7 @@ public final class DataNode {
                             ? new NodeTuple(tuple.getKeyNode(), own.over(same, Set.of()).node)
                             : tuple);
         }
-        return new DataNode(
-                        file,
-                        new MappingNode(Tag.MAP, true, tuples, node.getStartMark(), node.getEndMark(), FlowStyle.BLOCK))
-                .over(other, Set.of());
+        return mapping(tuples).over(other, Set.of());
     }
 
     /** This mapping with another value of this key, which it has. */
@@ -110,8 +108,25 @@ public final class DataNode {
                                 ? new NodeTuple(t.getKeyNode(), value.node)
                                 : t)
                         .toList();
+        return mapping(tuples);
+    }
+
+    private DataNode mapping(List<NodeTuple> tuples) {
         return new DataNode(
                 file, new MappingNode(Tag.MAP, true, tuples, node.getStartMark(), node.getEndMark(), FlowStyle.BLOCK));
+    }
+
+    /**
+     * The words under a key, each of which has to be known.
+     *
+     * @param otherwise what is said before the first that is not
+     */
+    public Set<String> known(String key, Predicate<String> isKnown, String otherwise) {
+        Set<String> words = new LinkedHashSet<>(words(key));
+        words.stream().filter(isKnown.negate()).findFirst().ifPresent(w -> {
+            throw get(key).broken(otherwise + " '" + w + "'");
+        });
+        return words;
     }
 
     /** This mapping without these keys. */
@@ -120,8 +135,7 @@ public final class DataNode {
                 .getValue().stream()
                         .filter(t -> !keys.contains(new DataNode(file, t.getKeyNode()).text()))
                         .toList();
-        return new DataNode(
-                file, new MappingNode(Tag.MAP, true, tuples, node.getStartMark(), node.getEndMark(), FlowStyle.BLOCK));
+        return mapping(tuples);
     }
 
     /** Whether this is a mapping of names to values. */

@@ -5,7 +5,6 @@ import app.kemdro.core.material.Material;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -36,25 +35,12 @@ public record Tool(
 
     private static Tool tool(DataNode node, Trade trade) {
         node.onlyKeys(Set.of("tool", "always", "slots", "kinds", "materials", "because"));
-        Set<String> slots = new LinkedHashSet<>(node.words("slots"));
-        slots.stream()
-                .filter(s -> trade.techniques().stream().noneMatch(t -> t.slot().equals(s)))
-                .findFirst()
-                .ifPresent(s -> {
-                    throw node.get("slots").broken("no technique is of the kind '" + s + "'");
-                });
-        Set<String> kinds = new LinkedHashSet<>(node.words("kinds"));
-        kinds.stream()
-                .filter(k ->
-                        trade.materials().all().stream().noneMatch(m -> m.kind().equals(k)))
-                .findFirst()
-                .ifPresent(k -> {
-                    throw node.get("kinds").broken("nothing is of the kind '" + k + "'");
-                });
-        Set<String> materials = new LinkedHashSet<>(node.words("materials"));
-        materials.stream().filter(m -> !trade.materials().has(m)).findFirst().ifPresent(m -> {
-            throw node.get("materials").broken("there is no material '" + m + "'");
-        });
+        Set<String> slots = node.known("slots", trade::hasSlot, "no technique is of the kind");
+        Set<String> kinds = node.known(
+                "kinds",
+                k -> trade.materials().all().stream().anyMatch(m -> m.kind().equals(k)),
+                "nothing is of the kind");
+        Set<String> materials = node.known("materials", trade.materials()::has, "there is no material");
         if (!node.flag("always") && slots.isEmpty() && kinds.isEmpty() && materials.isEmpty()) {
             throw node.broken("it is for nothing; say slots, kinds, materials or always");
         }

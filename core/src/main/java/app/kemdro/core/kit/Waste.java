@@ -132,13 +132,7 @@ public record Waste(
         Map<String, Counted> counted = new HashMap<>();
         node.entries().forEach((family, value) -> {
             value.onlyKeys(Set.of("each-zone", "pieces"));
-            counted.put(
-                    family,
-                    new Counted(
-                            value.flag("each-zone"),
-                            value.find("pieces") == null
-                                    ? 1
-                                    : (int) value.get("pieces").number(1, 20)));
+            counted.put(family, new Counted(value.flag("each-zone"), (int) value.number("pieces", 1, 1, 20)));
         });
         return Map.copyOf(counted);
     }

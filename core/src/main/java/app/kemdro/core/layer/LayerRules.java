@@ -94,7 +94,7 @@ public final class LayerRules {
         return new LayerRule(
                 words(node, "below", surfaces, trade.materials()),
                 words(node, "above", natures, trade.materials()),
-                slots(node, trade),
+                node.known("by", trade::hasSlot, "no technique is of the kind"),
                 node.flag("through"),
                 new Judgement(verdict, node.text("if", ""), node.get("because").text(), mend));
     }
@@ -111,17 +111,6 @@ public final class LayerRules {
                     throw node.broken("'" + w + "' under '" + key + "' is no word of this file and no material");
                 });
         return words.contains(ANYTHING) ? Set.of() : new LinkedHashSet<>(words);
-    }
-
-    private static Set<String> slots(DataNode node, Trade trade) {
-        Set<String> slots = new LinkedHashSet<>(node.words("by"));
-        slots.stream()
-                .filter(s -> trade.techniques().stream().noneMatch(t -> t.slot().equals(s)))
-                .findFirst()
-                .ifPresent(s -> {
-                    throw node.get("by").broken("no technique is of the kind '" + s + "'");
-                });
-        return slots;
     }
 
     private static Mend mend(@Nullable DataNode node, Map<String, String> natures, Trade trade) {

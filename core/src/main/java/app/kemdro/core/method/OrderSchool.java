@@ -1,6 +1,7 @@
 package app.kemdro.core.method;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -30,6 +31,11 @@ public record OrderSchool(String id, String asks, List<Way> ways) {
     /** The way of this id. */
     public Optional<Way> way(String wayId) {
         return ways.stream().filter(w -> w.id().equals(wayId)).findFirst();
+    }
+
+    /** The way that is taken: the chosen one, by id of schools, or the first where none of its ways was chosen. */
+    public Way taken(Map<String, String> chosen) {
+        return Optional.ofNullable(chosen.get(id)).flatMap(this::way).orElse(ways.get(0));
     }
 
     /** Whether it is a choice between techniques, which the look says already, and not one between rules. */

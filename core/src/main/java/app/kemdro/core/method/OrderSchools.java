@@ -44,10 +44,6 @@ final class OrderSchools {
         }
         node.onlyKeys(Set.of("says", "because", "risk"));
         return new Way(
-                id,
-                node.get("says").text(),
-                node.get("because").text(),
-                node.find("risk") == null ? "" : node.get("risk").text(),
-                Optional.empty());
+                id, node.get("says").text(), node.get("because").text(), node.text("risk", ""), Optional.empty());
     }
 }

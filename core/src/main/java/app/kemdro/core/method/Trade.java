@@ -11,7 +11,6 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 
 /** All that Kemdro knows of the trade, read once: body, materials, techniques and rules of order. */
 public final class Trade {
@@ -90,6 +89,11 @@ public final class Trade {
         return techniques.containsKey(techniqueId);
     }
 
+    /** Whether some technique is this kind of work. */
+    public boolean hasSlot(String slot) {
+        return techniques.values().stream().anyMatch(t -> t.slot().equals(slot));
+    }
+
     /** The technique of this id. */
     public Technique technique(String id) {
         Technique found = techniques.get(id);
@@ -142,15 +146,8 @@ public final class Trade {
      */
     public List<Rule> rules(boolean selfApplied, Map<String, String> chosen) {
         Map<String, String> ways = new HashMap<>();
-        orderSchools.forEach(s -> ways.put(s.id(), taken(s, chosen).id()));
+        orderSchools.forEach(s -> ways.put(s.id(), s.taken(chosen).id()));
         return rules.stream().filter(r -> r.holds(selfApplied, ways)).toList();
-    }
-
-    /** The way of a school that is taken: the chosen one, or the first where none of its ways was chosen. */
-    public static OrderSchool.Way taken(OrderSchool school, Map<String, String> chosen) {
-        return Optional.ofNullable(chosen.get(school.id()))
-                .flatMap(school::way)
-                .orElse(school.ways().get(0));
     }
 
     /** Questions of order in which practitioners differ, in file order. */

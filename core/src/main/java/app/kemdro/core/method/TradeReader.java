@@ -92,10 +92,7 @@ final class TradeReader {
 
     private Repair repair(String id, DataNode node, Set<String> slots, Strata strata) {
         node.onlyKeys(Set.of("says", "on", "spare", "ways"));
-        Set<String> on = new LinkedHashSet<>(node.words("on"));
-        on.stream().filter(s -> !slots.contains(s)).findFirst().ifPresent(s -> {
-            throw node.get("on").broken("no technique is of the kind '" + s + "'");
-        });
+        Set<String> on = node.known("on", slots::contains, "no technique is of the kind");
         Map<String, DataNode> ways = node.get("ways").entries();
         return new Repair(
                 id,
@@ -109,10 +106,7 @@ final class TradeReader {
 
     private Repair.Way way(String id, DataNode node, Map<String, DataNode> ways, Strata strata) {
         Set<String> own = Set.of("of", "under");
-        Set<String> of = new LinkedHashSet<>(node.words("of"));
-        of.stream().filter(m -> !materials.has(m)).findFirst().ifPresent(m -> {
-            throw node.get("of").broken("there is no material '" + m + "'");
-        });
+        Set<String> of = node.known("of", materials::has, "there is no material");
         return new Repair.Way(
                 of,
                 node.flag("under"),

@@ -75,9 +75,9 @@ final class OrderAsDone {
         return byEntry;
     }
 
-    /** The same by part of an entry. */
-    Map<String, List<Done>> byPart() {
-        return byPart;
+    /** Parts of entries that are picked, as far as it is not said by steps. */
+    List<List<Done>> picked(Pick pick) {
+        return byPart.values().stream().filter(p -> fits(pick, p)).toList();
     }
 
     Set<String> regions(Collection<Done> some) {

@@ -8,8 +8,6 @@ import app.kemdro.core.method.OrderSchool.Way;
 import app.kemdro.core.method.Rule;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
-import app.kemdro.core.question.OrderAsDone.Done;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -57,8 +55,7 @@ public final class OrderWays {
         return asks.size() < 2
                 ? Optional.empty()
                 : Optional.of(new Asked(
-                        school,
-                        Trade.taken(school, order.plan().brief().allowed().schools())));
+                        school, school.taken(order.plan().brief().allowed().schools())));
     }
 
     private static boolean isBy(Way way, LookEntry entry) {
@@ -69,22 +66,18 @@ public final class OrderWays {
     private Set<String> asks(OrderSchool school, Way way, OrderAsDone order) {
         OrderSchool.Taken taken = new OrderSchool.Taken(school.id(), way.id());
         Set<String> asks = new HashSet<>();
-        List<List<Done>> parts = new ArrayList<>(order.byPart().values());
         for (Rule rule : trade.rules()) {
             if (rule.only().filter(taken::equals).isPresent()) {
-                List<String> first = picked(rule.before(), parts, order);
-                List<String> second = picked(rule.after(), parts, order);
+                List<String> first = picked(rule.before(), order);
+                List<String> second = picked(rule.after(), order);
                 first.forEach(a -> second.stream().filter(b -> !b.equals(a)).forEach(b -> asks.add(a + " " + b)));
             }
         }
         return asks;
     }
 
-    private static List<String> picked(Rule.Pick pick, List<List<Done>> parts, OrderAsDone order) {
-        return parts.stream()
-                .filter(p -> order.fits(pick, p))
-                .map(p -> p.get(0).step().part())
-                .toList();
+    private static List<String> picked(Rule.Pick pick, OrderAsDone order) {
+        return order.picked(pick).stream().map(p -> p.get(0).step().part()).toList();
     }
 
     /** What has to be planned so that this is done another way. */

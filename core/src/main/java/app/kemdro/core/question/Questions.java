@@ -11,6 +11,8 @@ import app.kemdro.core.question.Answer.Fault;
 import app.kemdro.core.schedule.Rest;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** Asks of a finished order what an artist asks before signing it. */
@@ -27,18 +29,20 @@ public final class Questions {
     /** What is true of this order, question by question. */
     public List<Answer> of(Plan plan, Look look) {
         OrderAsDone order = new OrderAsDone(plan, trade.body());
+        Brief brief = plan.brief();
+        Set<String> held = trade.rules(brief.selfApplied(), brief.allowed().schools()).stream()
+                .map(Rule::id)
+                .collect(Collectors.toSet());
         return questions.stream()
-                .map(q -> new Answer(q, StepsSeen.sorted(faults(q, order, look))))
+                .map(q -> new Answer(q, StepsSeen.sorted(faults(q, order, look, held))))
                 .toList();
     }
 
-    private List<Fault> faults(Question question, OrderAsDone order, Look look) {
+    private List<Fault> faults(Question question, OrderAsDone order, Look look, Set<String> held) {
         StepsSeen steps = new StepsSeen(order, look, trade);
         List<Fault> faults = new ArrayList<>();
         RulesSeen rules = new RulesSeen(order);
-        Brief brief = order.plan().brief();
-        List<Rule> held = trade.rules(brief.selfApplied(), brief.allowed().schools());
-        question.rules().stream().filter(held::contains).forEach(r -> faults.addAll(rules.faults(r)));
+        question.rules().stream().filter(r -> held.contains(r.id())).forEach(r -> faults.addAll(rules.faults(r)));
         faults.addAll(
                 switch (question.how()) {
                     case RULES -> List.of();

@@ -8,7 +8,6 @@ import app.kemdro.core.question.OrderAsDone.Done;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
-import java.util.Map;
 
 /** Whether rules of the trade are kept in an order, by when each step ends and begins. */
 final class RulesSeen {
@@ -20,13 +19,10 @@ final class RulesSeen {
 
     List<Fault> faults(Rule rule) {
         List<Fault> faults = new ArrayList<>();
-        Map<String, List<Done>> parts = order.byPart();
-        for (List<Done> first : parts.values()) {
-            for (List<Done> second : parts.values()) {
-                if (first != second
-                        && !slot(first).equals(slot(second))
-                        && order.fits(rule.before(), first)
-                        && order.fits(rule.after(), second)) {
+        List<List<Done>> seconds = order.picked(rule.after());
+        for (List<Done> first : order.picked(rule.before())) {
+            for (List<Done> second : seconds) {
+                if (first != second && !slot(first).equals(slot(second))) {
                     worst(rule, first, second, faults);
                 }
             }

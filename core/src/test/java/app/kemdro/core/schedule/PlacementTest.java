@@ -433,7 +433,6 @@ class PlacementTest {
     /** What was moved later leaves nothing behind where it was: no hands, no help, no dryer, no posture, no place. */
     @Test
     void whatIsMovedLeavesItsHandsAndItsPlaceFree() {
-        Mode dryer = new Mode(30, 0, 20, 0);
         Task first = new Task(
                 "first",
                 40,
@@ -455,7 +454,6 @@ class PlacementTest {
         Worker late = new Worker("Ines", true, 1, 400, 100_000);
         Worker one = new Worker("Pell", false, 1, 0, 100_000);
         Worker two = new Worker("Mori", false, 1, 0, 100_000);
-        assertThat(dryer.tool()).isEqualTo(30);
         Laid laid = new Laid(network(List.of(first, second, other), List.of(tied), 1, late, one, two), 1, 0, 1).place();
         // 20 by two and 30 of the dryer: it ends when the window can still be kept, 20 before the lead is there
         assertThat(laid.ends()[0]).isEqualTo(380);
