@@ -9,9 +9,10 @@ import java.util.Optional;
  *
  * @param id by which rules and jobs speak of it
  * @param asks the question, as it is put to an artist
+ * @param byHand whether it is about the hand that one works with oneself, and nothing that rules say
  * @param ways answers to it; the first one holds where nobody has chosen
  */
-public record OrderSchool(String id, String asks, List<Way> ways) {
+public record OrderSchool(String id, String asks, boolean byHand, List<Way> ways) {
     public OrderSchool {
         ways = List.copyOf(ways);
     }

@@ -18,7 +18,7 @@ final class OrderSchools {
     }
 
     private static OrderSchool school(String id, DataNode node, List<Technique> techniques) {
-        node.onlyKeys(Set.of("asks", "ways"));
+        node.onlyKeys(Set.of("asks", "by-hand", "ways"));
         List<Way> ways = node.get("ways").entries().entrySet().stream()
                 .map(w -> way(w.getKey(), w.getValue(), techniques))
                 .toList();
@@ -28,7 +28,7 @@ final class OrderSchools {
         if (ways.stream().map(w -> w.technique().isPresent()).distinct().count() > 1) {
             throw node.get("ways").broken("either every way is a technique, or none is");
         }
-        return new OrderSchool(id, node.get("asks").text(), ways);
+        return new OrderSchool(id, node.get("asks").text(), node.flag("by-hand"), ways);
     }
 
     private static Way way(String id, DataNode node, List<Technique> techniques) {

@@ -55,11 +55,18 @@ final class RuleReader {
         return taken;
     }
 
-    /** What fingers may have on them. */
-    List<FingerState> fingers(DataNode file) {
+    /** Hands of somebody who works on themselves. */
+    OwnHands hands(DataNode file) {
+        file.onlyKeys(Set.of("states", "hands"));
+        DataNode hands = file.get("hands");
+        hands.onlyKeys(Set.of("slower", "both"));
+        return new OwnHands(fingers(file.get("states")), hands.get("slower").number(1, 3), pick(hands.get("both")));
+    }
+
+    private List<FingerState> fingers(DataNode file) {
         return file.entries().entrySet().stream()
                 .map(e -> {
-                    e.getValue().onlyKeys(Set.of("by", "not", "because"));
+                    e.getValue().onlyKeys(Set.of("by", "not", "off", "because"));
                     DataNode by = e.getValue().find("by");
                     return new FingerState(
                             e.getKey(),

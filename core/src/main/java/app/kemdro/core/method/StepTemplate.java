@@ -69,6 +69,42 @@ public record StepTemplate(
         return fingers.equals("clean");
     }
 
+    /** The same, following another step and as often as that. */
+    StepTemplate after(StepTemplate other) {
+        return new StepTemplate(
+                id,
+                name,
+                coats,
+                law,
+                minutesPerItem,
+                other.zones,
+                other.each,
+                other.eachOwn,
+                holds,
+                List.of(other.id),
+                begins,
+                within,
+                material,
+                sets,
+                setsOn,
+                waitsMinutes,
+                aside,
+                coatWeight,
+                thinnerEachCoat,
+                dryer,
+                skill,
+                alone,
+                lookFor,
+                performer,
+                posture,
+                together,
+                strip,
+                mist,
+                onlyAlone,
+                fingers,
+                aloneSays);
+    }
+
     /** The same as it is done on oneself: a pose that nobody can work in is not asked for. */
     public StepTemplate onOneself() {
         return aloneSays.isEmpty()

@@ -19,7 +19,7 @@ public final class Trade {
     private final Map<String, Technique> techniques;
     private final List<Rule> rules;
     private final List<SenseOf> sense;
-    private final List<FingerState> fingers;
+    private final OwnHands ownHands;
     private final Strata strata;
     private final List<Repair> repairs;
     private final Map<String, String> states;
@@ -36,10 +36,10 @@ public final class Trade {
             List<Repair> repairs,
             Map<String, String> states,
             List<SenseOf> sense,
-            List<FingerState> fingers,
+            OwnHands ownHands,
             List<OrderSchool> orderSchools) {
         this.orderSchools = orderSchools;
-        this.fingers = fingers;
+        this.ownHands = ownHands;
         this.sense = sense;
         this.states = Map.copyOf(states);
         this.repairs = List.copyOf(repairs);
@@ -155,9 +155,9 @@ public final class Trade {
         return orderSchools;
     }
 
-    /** What is on the fingers of somebody who works on themselves, and what they do not touch with it. */
-    public List<FingerState> fingers() {
-        return fingers;
+    /** Hands of somebody who works on themselves, and what they do not touch with what they have on them. */
+    public OwnHands ownHands() {
+        return ownHands;
     }
 
     /** What makes sense in an order, beyond what is a rule. */

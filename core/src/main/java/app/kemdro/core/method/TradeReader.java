@@ -31,8 +31,10 @@ final class TradeReader {
     private final Materials materials;
     private final StepReader stepReader;
     private final WorkLaws laws;
+    private final DataNode fingers;
 
-    private TradeReader(Body body, Materials materials, WorkLaws laws) {
+    private TradeReader(Body body, Materials materials, WorkLaws laws, DataNode fingers) {
+        this.fingers = fingers;
         this.body = body;
         this.materials = materials;
         this.laws = laws;
@@ -50,7 +52,8 @@ final class TradeReader {
             List<DataNode> techniqueFiles,
             Function<String, DataNode> file,
             WorkLaws laws) {
-        TradeReader reader = new TradeReader(body, materials, laws);
+        TradeReader reader =
+                new TradeReader(body, materials, laws, file.apply("fingers").get("states"));
         Strata strata = Strata.read(file.apply("strata"));
         Map<String, DataNode> nodes = DataFiles.entries(techniqueFiles);
         List<Technique> techniques = new ArrayList<>();
@@ -71,7 +74,7 @@ final class TradeReader {
                 repairs,
                 reader.states(file.apply("states"), techniques),
                 SenseOf.read(file.apply("sense")),
-                ruleReader.fingers(file.apply("fingers")),
+                ruleReader.hands(file.apply("fingers")),
                 schools);
     }
 
@@ -254,7 +257,21 @@ final class TradeReader {
         if (steps.isEmpty()) {
             throw node.broken(id + " has no steps");
         }
+        new ArrayList<>(steps).forEach(s -> cleanedAfter(s, node, steps));
         return List.copyOf(steps);
+    }
+
+    /** What takes off again what a step leaves on the fingers. */
+    private void cleanedAfter(StepTemplate soils, DataNode node, List<StepTemplate> steps) {
+        if (soils.fingers().isEmpty() || soils.cleansFingers()) {
+            return;
+        }
+        DataNode state = fingers.find(soils.fingers());
+        if (state == null || state.find("off") == null) {
+            throw node.broken("step '" + soils.id() + "' leaves the fingers '" + soils.fingers()
+                    + "', and fingers.yaml does not say how that comes off");
+        }
+        steps.add(stepReader.step(state.get("off"), steps).after(soils));
     }
 
     /** What touches a zone must be made for that kind of surface. */

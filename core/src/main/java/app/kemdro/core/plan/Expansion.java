@@ -51,6 +51,11 @@ final class Expansion {
     /** What takes less than this is done sooner than it is shared out, seconds (judgement). */
     private static final int WORTH_SHARING = 240;
 
+    /** Names of the parts that each of one's own hands does. */
+    private static final String ONE_HAND = "one-hand";
+
+    static final String OTHER_HAND = "other-hand";
+
     private static final int GRID = 5;
 
     /** A window shorter than this is none to work with, seconds (judgement). */
@@ -60,6 +65,7 @@ final class Expansion {
     private final Body body;
     private final Brief brief;
     private final HumidAir air;
+    private final HandsApart hands;
     private final Composition composition;
     private final Map<Laying, DryingTimes> known = new HashMap<>();
 
@@ -79,6 +85,7 @@ final class Expansion {
         this.trade = trade;
         this.body = trade.body();
         this.brief = brief;
+        this.hands = new HandsApart(trade, brief);
         this.air = new HumidAir(brief.room().temperatureC(), brief.room().humidityPercent() / 100);
     }
 
@@ -118,8 +125,12 @@ final class Expansion {
 
     private void place(Entry entry, StepTemplate template, int coat, List<Expanded> into) {
         List<String> zones = template.zones().isEmpty() ? entry.zones() : body.sorted(template.zones());
+        List<List<String>> parts = hands.parts(zones);
         if (template.each() || template.eachOwn() && zones.size() > 1) {
-            zones.forEach(z -> into.add(expanded(entry, template, coat, List.of(z), z)));
+            parts.forEach(p -> p.forEach(z -> into.add(expanded(entry, template, coat, List.of(z), z))));
+        } else if (parts.size() > 1) {
+            into.add(expanded(entry, template, coat, parts.get(0), ONE_HAND));
+            into.add(expanded(entry, template, coat, parts.get(1), OTHER_HAND));
         } else {
             into.add(expanded(entry, template, coat, zones, null));
         }
@@ -169,6 +180,9 @@ final class Expansion {
             holds.addAll(zones);
         }
         holds.removeAll(everything ? Set.of() : Set.copyOf(zones));
+        Set<String> free = new TreeSet<>(hands.doing(entry.technique(), template, zones));
+        free.addAll(template.aside() ? Set.of() : holds);
+        free.removeAll(everything || template.aside() ? Set.of() : Set.copyOf(zones));
         Set<Begins> follow = drying.isPresent() ? follow(entry, template) : Set.of();
         int laying = (int) Math.ceil(work
                 * brief.crew().stream().mapToDouble(Brief.Hands::pace).max().orElse(1));
@@ -177,7 +191,7 @@ final class Expansion {
                 id,
                 work,
                 everything || template.aside() ? Set.of() : Set.copyOf(zones),
-                template.aside() ? Set.of() : holds,
+                free,
                 template.posture(),
                 switch (template.skill()) {
                     case LEAD -> Task.Needs.LEAD;
@@ -240,7 +254,7 @@ final class Expansion {
                         * entry.strength().time();
         minutes *= brief.own(Brief.step(entry.technique().id(), template.id()));
         if (brief.selfApplied()) {
-            minutes *= inTheMirror(template, zones);
+            minutes *= inTheMirror(template, zones) * hands.slower(zones);
         }
         return Math.max(GRID, (int) Math.round(minutes * 60 / GRID) * GRID);
     }

@@ -71,7 +71,51 @@ final class Precedence {
                         template.within(),
                         reason(template.begins(), before));
             }
+            otherHandLast(steps.subList(0, k), step);
         }
+        cleanFingers(steps);
+    }
+
+    /** What one's working hand does not do itself comes when it has done the same elsewhere. */
+    private void otherHandLast(List<Expanded> earlier, Expanded step) {
+        if (Expansion.OTHER_HAND.equals(step.eachZone())) {
+            alike(earlier, step)
+                    .forEach(e -> links.add(
+                            e.step().id(), step.step().id(), Lag.Kind.AFTER, null, "one's working hand is done last"));
+        }
+    }
+
+    /** What a technique does not do with greased or gluey fingers waits until they are clean. */
+    private void cleanFingers(List<Expanded> steps) {
+        for (Expanded washes : steps) {
+            if (!washes.step().template().cleansFingers()) {
+                continue;
+            }
+            String soils = washes.step().template().after().get(0);
+            steps.stream()
+                    .filter(s -> s.step().template().id().equals(soils) && belongs(washes, s))
+                    .forEach(s -> steps.stream()
+                            .filter(later -> later != washes
+                                    && links.leads(s.step().id(), later.step().id())
+                                    && needsClean(s, later))
+                            .forEach(later -> links.add(
+                                    washes.step().id(),
+                                    later.step().id(),
+                                    Lag.Kind.AFTER,
+                                    null,
+                                    "fingers are clean again first")));
+        }
+    }
+
+    private static boolean belongs(Expanded one, Expanded other) {
+        return one.eachZone() == null || one.eachZone().equals(other.eachZone());
+    }
+
+    private boolean needsClean(Expanded soils, Expanded later) {
+        return trade.ownHands().states().stream()
+                .filter(s -> s.state().equals(soils.step().template().fingers()))
+                .anyMatch(s -> s.not().picksSteps()
+                        && later.step().material().filter(s.not()::fits).isPresent());
     }
 
     /** What a step waits for that begins like this after another one. */
@@ -167,7 +211,8 @@ final class Precedence {
     private List<Expanded> onZone(Entry entry, String zone) {
         List<Expanded> all = byEntry.getOrDefault(entry.id(), List.of());
         List<Expanded> on = all.stream()
-                .filter(e -> e.step().zones().contains(zone) || e.task().holds().contains(zone))
+                .filter(e -> e.step().zones().contains(zone)
+                        || e.step().template().holds().contains(zone))
                 .toList();
         return on.isEmpty() ? all : on;
     }

@@ -50,12 +50,16 @@ public final class OrderWays {
                     .findFirst()
                     .map(w -> new Asked(school, w));
         }
+        if (school.byHand()) {
+            return order.handsApart() ? Optional.of(taken(school, order)) : Optional.empty();
+        }
         Set<Set<String>> asks =
                 school.ways().stream().map(w -> asks(school, w, order)).collect(Collectors.toSet());
-        return asks.size() < 2
-                ? Optional.empty()
-                : Optional.of(new Asked(
-                        school, school.taken(order.plan().brief().allowed().schools())));
+        return asks.size() < 2 ? Optional.empty() : Optional.of(taken(school, order));
+    }
+
+    private static Asked taken(OrderSchool school, OrderAsDone order) {
+        return new Asked(school, school.taken(order.plan().brief().allowed().schools()));
     }
 
     private static boolean isBy(Way way, LookEntry entry) {

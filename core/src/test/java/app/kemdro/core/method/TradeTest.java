@@ -59,7 +59,7 @@ class TradeTest {
         assertThat(TRADE.technique("cap-latex-trimmed").steps().stream()
                         .map(s -> s.id())
                         .toList())
-                .endsWith("ear-press", "trim", "edge-glue", "edge-roll", "stipple-all", "powder-all");
+                .containsSubsequence("ear-press", "trim", "edge-glue", "edge-roll", "stipple-all", "powder-all");
         assertBroken(
                 ONE
                         + "two:\n  like: odd\n  because: A test.\n  more-steps: [{ id: b, before: z, name: More, minutes: 1 }]\n",
@@ -160,7 +160,13 @@ class TradeTest {
 
     /** With other texts of the files beside those of techniques, which are empty where nothing is said. */
     private static void assertBroken(Map<String, String> others, String techniques, String... says) {
-        Map<String, String> texts = new HashMap<>(Map.of("rules", "[]", "strata", "- { slot: odd, because: A test. }"));
+        Map<String, String> texts = new HashMap<>(Map.of(
+                "rules",
+                "[]",
+                "strata",
+                "- { slot: odd, because: A test. }",
+                "fingers",
+                "{ states: {}, hands: { slower: 1, both: { slots: [odd] } } }"));
         texts.putAll(others);
         DataNode file = DataNode.read("techniques.yaml", new StringReader(techniques));
         var thrown = assertThatThrownBy(() -> TradeReader.read(
@@ -193,6 +199,17 @@ class TradeTest {
         assertBroken(Map.of("schools", mixed), ONE, "schools.yaml", "either every way is a technique, or none is");
         String unknown = "odd: { asks: When, ways: { early: { technique: even }, late: { technique: odd } } }";
         assertBroken(Map.of("schools", unknown), ONE, "schools.yaml", "no technique is called 'even'");
+    }
+
+    /** What a step leaves on the fingers comes off again in a way that is written once for all techniques. */
+    @Test
+    void whatIsOnTheFingersComesOffAgain() {
+        String greased = ONE.replace("minutes: 1 }", "minutes: 1, fingers: greased }");
+        assertBroken(greased, "step 'a' leaves the fingers 'greased'", "does not say how that comes off");
+        assertThat(TRADE.techniques().stream().flatMap(t -> t.steps().stream()).filter(s -> s.onlyAlone()))
+                .hasSizeGreaterThan(15)
+                .allSatisfy(s -> assertThat(s.after()).hasSize(1))
+                .allSatisfy(s -> assertThat(s.cleansFingers()).isTrue());
     }
 
     @Test

@@ -308,6 +308,34 @@ class QuestionsTest {
                 .anyMatch(f -> f.says().contains("fingers still painted"));
     }
 
+    /** Gluey fingers and a hand that is wet, each put where it must not be. */
+    @Test
+    void eachHandIsLookedAtByItself() {
+        Look look = Samples.look(
+                entry("foam-piece", "nose"),
+                entry("foam-piece", "chin"),
+                entry("base-cream", "hand-left", "hand-right"));
+        Plan plan = planned(look, alone(BRIEF, 0));
+        assertThat(answer("hands", plan, look).faults()).isEmpty();
+        assertThat(answer("hands", moved(plan, step("foam-piece", "wipe"), FAR), look)
+                        .faults())
+                .anyMatch(f -> f.says().contains("fingers still sticky"));
+        Predicate<PlannedStep> right = of("base-cream").and(s -> s.zones().equals(List.of("hand-right")));
+        int between = plan.steps().stream()
+                .filter(right)
+                .mapToInt(s -> plan.schedule().of(s.id()).start())
+                .min()
+                .orElseThrow();
+        int left = plan.steps().stream()
+                .filter(of("base-cream").and(s -> s.zones().equals(List.of("hand-left"))))
+                .mapToInt(s -> plan.schedule().of(s.id()).start())
+                .min()
+                .orElseThrow();
+        assertThat(answer("hands", moved(plan, right, left + 60 - between), look)
+                        .faults())
+                .anyMatch(f -> f.says().contains("with a hand still wet from"));
+    }
+
     /** No costume stands between, and somebody is free to colour the hands at once: they are last all the same. Read from the times. */
     @Test
     void ownHandsAreColouredLast() {
