@@ -2,10 +2,14 @@ package app.kemdro.core.strike;
 
 import app.kemdro.core.material.Material;
 import app.kemdro.core.schedule.Schedule;
+import app.kemdro.core.schedule.ScheduledTask;
+import app.kemdro.core.schedule.Task;
 import app.kemdro.core.schedule.TaskNetwork;
+import app.kemdro.core.schedule.Worker;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * How everything comes off, with its times.
@@ -15,6 +19,21 @@ import java.util.Optional;
  * @param unknown layers that nothing known takes off from where they lie, in words; empty where all is well
  */
 public record Removal(List<Step> steps, TaskNetwork network, Schedule schedule, List<String> unknown) {
+
+    /** How the one in the chair is called where they do something alone. */
+    public static final String PERFORMER = "the performer";
+
+    /** Who does something: the crew, and the performer where something is left to them. */
+    public List<String> hands() {
+        Stream<String> crew = network.workers().stream().map(Worker::id);
+        boolean alone = network.tasks().stream().anyMatch(t -> t.needs() == Task.Needs.NOBODY);
+        return Stream.concat(crew, alone ? Stream.of(PERFORMER) : Stream.of()).toList();
+    }
+
+    /** Whose hands do it. */
+    public static String by(ScheduledTask placed) {
+        return placed.worker() == null ? PERFORMER : placed.worker();
+    }
 
     /** What is done in a step. */
     public enum Sort {

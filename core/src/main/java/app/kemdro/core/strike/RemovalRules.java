@@ -28,6 +28,7 @@ record RemovalRules(
         Set<String> ownParts,
         Set<String> airways,
         String airwayWords,
+        Rinse rinse,
         Last wash,
         Last soothe) {
     private static final double MOST_MINUTES = 60;
@@ -56,6 +57,14 @@ record RemovalRules(
     /** Something done once at the end. */
     record Last(double minutes, String say) {}
 
+    /**
+     * What the performer rinses off alone.
+     *
+     * @param removers ids of what it takes no more than
+     * @param rows of the body where that is done
+     */
+    record Rinse(Set<String> removers, Set<String> rows, double minutes, String say, String because) {}
+
     /** The kind of a form; empty for what is no form. */
     Optional<Kind> of(Stack.Layer layer) {
         Material material = layer.material();
@@ -68,8 +77,8 @@ record RemovalRules(
 
     static RemovalRules standard() {
         DataNode file = DataNode.resource("/trade/strike.yaml");
-        file.onlyKeys(
-                Set.of("kinds", "clings", "soak-latest", "films", "flood", "own-parts", "airways", "wash", "soothe"));
+        file.onlyKeys(Set.of(
+                "kinds", "clings", "soak-latest", "films", "flood", "own-parts", "airways", "rinse", "wash", "soothe"));
         WorkLaws laws = WorkLaws.standard();
         return new RemovalRules(
                 file.get("kinds").items().stream().map(k -> kind(k, laws)).toList(),
@@ -80,6 +89,7 @@ record RemovalRules(
                 Set.copyOf(file.words("own-parts")),
                 Set.copyOf(file.get("airways").words("rows")),
                 file.get("airways").get("say").text(),
+                rinse(file.get("rinse")),
                 last(file.get("wash")),
                 last(file.get("soothe")));
     }
@@ -107,6 +117,16 @@ record RemovalRules(
                 node.flag("alone"),
                 node.flag("fingers"),
                 laws.of(node, MOST_MINUTES),
+                node.get("say").text(),
+                node.get("because").text());
+    }
+
+    private static Rinse rinse(DataNode node) {
+        node.onlyKeys(Set.of("removers", "rows", "minutes", "say", "because"));
+        return new Rinse(
+                Set.copyOf(node.words("removers")),
+                Set.copyOf(node.words("rows")),
+                node.get("minutes").number(1, MOST_MINUTES),
                 node.get("say").text(),
                 node.get("because").text());
     }

@@ -1,6 +1,7 @@
 package app.kemdro.core.strike;
 
 import app.kemdro.core.body.Body;
+import app.kemdro.core.body.Zone;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.material.Material;
 import app.kemdro.core.material.MaterialRole;
@@ -28,10 +29,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Groups of layers turned into steps with times, in an order that hands can follow. */
 final class RemovalSteps {
     private static final int FAR = 24 * 3600;
+    private static final String RINSE = "rinse";
     private static final String WASH = "wash";
     private static final String SOOTHE = "soothe";
 
@@ -52,7 +55,11 @@ final class RemovalSteps {
         List<Task> tasks = new ArrayList<>();
         List<Lag> lags = new ArrayList<>();
         Map<String, String> lastOf = new LinkedHashMap<>();
+        List<Group> rinsed = rinsed(groups);
         for (Group group : groups) {
+            if (rinsed.contains(group)) {
+                continue;
+            }
             String id = group.key;
             double area = Areas.of(group.zones, brief.performer(), body);
             double wet = Areas.of(group.wet(), brief.performer(), body);
@@ -72,12 +79,13 @@ final class RemovalSteps {
                     lift, group.kind.map(Kind::pace).orElse(customs.films()).on(area), group.zones, 0));
             lastOf.put(id, lift);
         }
-        firstsBeforeAnythingWet(groups, brief.selfApplied(), lags);
+        List<Group> byHands = groups.stream().filter(g -> !rinsed.contains(g)).toList();
+        firstsBeforeAnythingWet(byHands, brief.selfApplied(), lags);
         if (brief.selfApplied()) {
-            fingersFree(groups, lags);
+            fingersFree(byHands, lags);
         }
-        if (!tasks.isEmpty()) {
-            care(steps, tasks, lags, groups);
+        if (!groups.isEmpty()) {
+            care(steps, tasks, lags, groups, rinsed);
         }
         List<Worker> hands = brief.crew().stream()
                 .map(h -> new Worker(h.name(), true, h.pace(), 0, FAR))
@@ -93,6 +101,46 @@ final class RemovalSteps {
         steps.sort(Comparator.comparingInt(
                 s -> schedule.find(s.id()).map(p -> p.start()).orElse(0)));
         return new Removal(List.copyOf(steps), network, schedule, List.copyOf(unknown));
+    }
+
+    /** What the performer rinses off: films of the body that water takes, with nothing below that waits for them. */
+    private List<Group> rinsed(List<Group> groups) {
+        RemovalRules.Rinse rinse = customs.rinse();
+        return groups.stream()
+                .filter(g -> g.kind.isEmpty()
+                        && g.remover
+                                .filter(r -> rinse.removers().contains(r.id()))
+                                .isPresent()
+                        && g.zones.stream()
+                                .allMatch(
+                                        z -> rinse.rows().contains(body.zone(z).row()))
+                        && groups.stream().noneMatch(o -> o.after.contains(g.key)))
+                .toList();
+    }
+
+    /** In the shower, when hands have done what they do. */
+    private Step rinse(List<Group> rinsed) {
+        Set<String> on = new LinkedHashSet<>();
+        Map<String, List<Material>> takes = new LinkedHashMap<>();
+        for (Group group : rinsed) {
+            on.addAll(group.zones);
+            group.takes.forEach((zone, what) -> takes.merge(
+                    zone, what, (a, b) -> Stream.concat(a.stream(), b.stream()).toList()));
+        }
+        List<String> zones = body.sorted(on);
+        String names = rinsed.stream().map(RemovalSteps::name).distinct().collect(Collectors.joining(", "));
+        return new Step(
+                RINSE,
+                Sort.LIFT,
+                customs.rinse().say() + ": " + names,
+                zones,
+                body.say(zones),
+                Optional.empty(),
+                Map.copyOf(takes),
+                0,
+                0,
+                List.of(),
+                customs.rinse().because());
     }
 
     /**
@@ -175,26 +223,42 @@ final class RemovalSteps {
                 List.of(soak == 0 ? Mode.NOTHING : new Mode(0, soak, Mode.NEVER, soak)));
     }
 
-    /** A wash and a look at the skin, when all is off. */
-    private void care(List<Step> steps, List<Task> tasks, List<Lag> lags, List<Group> groups) {
+    /** A wash of what hands took off, the shower, and a look at the skin, one after the other when all is off. */
+    private void care(List<Step> steps, List<Task> tasks, List<Lag> lags, List<Group> groups, List<Group> rinsed) {
+        List<String> before = tasks.stream().map(Task::id).toList();
+        List<Step> last = new ArrayList<>();
+        List<Group> wiped = groups.stream().filter(g -> !rinsed.contains(g)).toList();
+        if (!wiped.isEmpty()) {
+            last.add(cared(WASH, customs.wash(), wiped));
+            tasks.add(
+                    task(WASH, customs.wash().minutes(), Set.copyOf(last.get(0).zones()), 0));
+        }
+        if (!rinsed.isEmpty()) {
+            last.add(rinse(rinsed));
+            tasks.add(new Task(
+                    RINSE,
+                    (int) (customs.rinse().minutes() * 60),
+                    // nobody is worked on in the shower
+                    body.zones().stream().map(Zone::id).collect(Collectors.toSet()),
+                    Set.of(),
+                    Task.Needs.NOBODY,
+                    List.of(Mode.NOTHING)));
+        }
+        Step soothe = cared(SOOTHE, customs.soothe(), groups);
+        last.add(soothe);
+        tasks.add(task(SOOTHE, customs.soothe().minutes(), Set.copyOf(soothe.zones()), 0));
+        before.forEach(b -> lags.add(after(b, last.get(0).id())));
+        for (int k = 1; k < last.size(); k++) {
+            lags.add(after(last.get(k - 1).id(), last.get(k).id()));
+        }
+        steps.addAll(last);
+    }
+
+    private Step cared(String id, RemovalRules.Last how, List<Group> groups) {
         Set<String> zones = new LinkedHashSet<>();
         groups.forEach(g -> zones.addAll(g.zones));
         List<String> all = body.sorted(zones);
-        List<String> before = tasks.stream().map(Task::id).toList();
-        for (String id : List.of(WASH, SOOTHE)) {
-            RemovalRules.Last last = id.equals(WASH) ? customs.wash() : customs.soothe();
-            tasks.add(new Task(
-                    id,
-                    (int) (last.minutes() * 60),
-                    Set.copyOf(all),
-                    Set.of(),
-                    Task.Needs.ANYONE,
-                    List.of(Mode.NOTHING)));
-            steps.add(new Step(
-                    id, Sort.CARE, last.say(), all, body.say(all), Optional.empty(), Map.of(), 0, 0, List.of(), ""));
-        }
-        before.forEach(b -> lags.add(after(b, WASH)));
-        lags.add(after(WASH, SOOTHE));
+        return new Step(id, Sort.CARE, how.say(), all, body.say(all), Optional.empty(), Map.of(), 0, 0, List.of(), "");
     }
 
     private Step step(Group group, String id, Sort sort, double area) {

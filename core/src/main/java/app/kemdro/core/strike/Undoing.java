@@ -65,7 +65,8 @@ public final class Undoing {
                         start + (int) Math.round(removal.network().seconds(task, task.way(0), s.hands())),
                         second(now) + AT_LEAST);
         int settled = s.status() == Status.DONE ? Math.max(end, second(looseAt(step))) : end + step.soakSeconds();
-        return new ScheduledTask(step.id(), s.hands(), 0, start, end, settled, Mode.NEVER, settled, 0);
+        String hands = task.needs() == Task.Needs.NOBODY ? null : s.hands();
+        return new ScheduledTask(step.id(), hands, 0, start, end, settled, Mode.NEVER, settled, 0);
     }
 
     /** When what was flooded should let go: by the clock, or as somebody who looked has said. */
@@ -98,7 +99,7 @@ public final class Undoing {
     /** What these hands are to do next, in order. */
     public List<ScheduledTask> ahead(Schedule schedule, String hands) {
         return schedule.placed().stream()
-                .filter(p -> hands.equals(p.worker()))
+                .filter(p -> hands.equals(Removal.by(p)))
                 .filter(p -> state.step(p.task()).status() == Status.WAITING)
                 .toList();
     }

@@ -24,6 +24,7 @@ import app.kemdro.core.plan.Planning;
 import app.kemdro.core.plan.Samples;
 import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.schedule.ScheduleCheck;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.core.strike.Removal.Sort;
 import app.kemdro.core.strike.Removal.Step;
 import java.util.ArrayList;
@@ -42,6 +43,30 @@ class StrikeTest {
 
     private static Removal removal(Look look) {
         return STRIKE.of(planned(look, brief(lead("Ines"))));
+    }
+
+    /** [T45] Water paint of arms and body is rinsed by the performer alone, 12 min and last; of face and neck it is wiped [F20]. */
+    @Test
+    void waterPaintOfTheBodyIsRinsedByThePerformer() {
+        Look look = Samples.look(Samples.entry("base-water", "forehead", "upper-arm-left", "chest", "thigh-left"));
+        Removal removal = removal(look);
+        Step rinse = removal.step("rinse");
+        assertThat(rinse.zones()).containsExactlyInAnyOrder("chest", "upper-arm-left", "thigh-left");
+        assertThat(rinse.takes().keySet()).containsExactlyInAnyOrderElementsOf(rinse.zones());
+        assertThat(rinse.remover()).isEmpty();
+        ScheduledTask placed = removal.schedule().of("rinse");
+        assertThat(placed.worker()).isNull();
+        assertThat(placed.end() - placed.start()).isEqualTo(12 * 60);
+        assertThat(removal.schedule().placed())
+                .filteredOn(p -> !p.task().equals("rinse") && !p.task().equals("soothe"))
+                .allSatisfy(p -> assertThat(p.end()).isLessThanOrEqualTo(placed.start()))
+                .anySatisfy(p -> assertThat(removal.step(p.task()).zones()).containsExactly("forehead"));
+        // cream wants oil, and what lies over something else is wiped off it
+        assertThat(removal(Samples.look(Samples.entry("base-cream", "chest"))).steps())
+                .noneMatch(s -> s.id().equals("rinse"));
+        assertThat(removal(Samples.look(Samples.entry("base-cream", "chest"), Samples.entry("wash-water", "chest")))
+                        .steps())
+                .noneMatch(s -> s.id().equals("rinse"));
     }
 
     static Stream<CharactersTest.Character> characters() {

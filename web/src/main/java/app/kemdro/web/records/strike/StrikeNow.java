@@ -3,7 +3,6 @@ package app.kemdro.web.records.strike;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.RunState;
 import app.kemdro.core.schedule.Schedule;
-import app.kemdro.core.schedule.Worker;
 import app.kemdro.core.strike.Removal;
 import app.kemdro.core.strike.Undoing;
 import app.kemdro.web.records.strike.Strikes.Base;
@@ -34,6 +33,6 @@ public record StrikeNow(
     }
 
     public List<String> hands() {
-        return removal().network().workers().stream().map(Worker::id).toList();
+        return removal().hands();
     }
 }

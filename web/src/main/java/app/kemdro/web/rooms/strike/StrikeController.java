@@ -145,9 +145,9 @@ class StrikeController {
 
     private static List<Row> rows(Removal removal, int whole) {
         Map<String, List<Bar>> byHands = new LinkedHashMap<>();
-        removal.network().workers().forEach(w -> byHands.put(w.id(), new ArrayList<>()));
+        removal.hands().forEach(h -> byHands.put(h, new ArrayList<>()));
         for (ScheduledTask p : removal.schedule().placed()) {
-            byHands.getOrDefault(String.valueOf(p.worker()), new ArrayList<>())
+            byHands.get(Removal.by(p))
                     .add(bar(
                             p.start(),
                             p.end(),
