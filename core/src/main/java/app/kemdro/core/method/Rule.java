@@ -38,7 +38,9 @@ public record Rule(
         /** Wherever each of them is. */
         ANYWHERE,
         /** On the same zone, or on zones that lie side by side. */
-        TOUCHING
+        TOUCHING,
+        /** On zones that lie side by side and on none that both share. */
+        BESIDE
     }
 
     /** Where the costume lies, seen from a piece of work. */

@@ -85,7 +85,7 @@ final class RulesKept {
         boolean turned = false;
         for (Expanded end : earlier) {
             for (Expanded start : later) {
-                if (rule.near() == Near.TOUCHING && !touching(rule, end, before, start, after)) {
+                if (rule.near() != Near.ANYWHERE && !near(rule, end, before, start, after)) {
                     continue;
                 }
                 String from = end.step().id();
@@ -132,9 +132,12 @@ final class RulesKept {
                 .toList();
     }
 
-    private boolean touching(Rule rule, Expanded end, Entry before, Expanded start, Entry after) {
+    private boolean near(Rule rule, Expanded end, Entry before, Expanded start, Entry after) {
         Collection<String> here = zones(rule.before(), end, before);
         Collection<String> there = zones(rule.after(), start, after);
+        if (rule.near() == Near.BESIDE && here.stream().anyMatch(there::contains)) {
+            return false;
+        }
         return here.stream()
                 .anyMatch(a ->
                         there.contains(a) || body.zone(a).neighbours().stream().anyMatch(there::contains));

@@ -39,10 +39,12 @@ final class RulesSeen {
         Done early = null;
         for (Done a : meant(rule.before(), first)) {
             for (Done b : meant(rule.after(), second)) {
+                List<String> here = rule.before().picksSteps() ? a.zones() : all(first);
+                List<String> there = rule.after().picksSteps() ? b.zones() : all(second);
                 boolean near = rule.near() == Near.ANYWHERE
-                        || order.touch(
-                                rule.before().picksSteps() ? a.zones() : all(first),
-                                rule.after().picksSteps() ? b.zones() : all(second));
+                        || order.touch(here, there)
+                                && (rule.near() == Near.TOUCHING
+                                        || here.stream().noneMatch(there::contains));
                 if (near
                         && a.at().end() > b.at().start()
                         && (late == null

@@ -115,6 +115,11 @@ final class MustsOfOrder {
                         .and(on(FACE)),
                 slot("lids"),
                 ANYWHERE);
+        before(
+                "T7",
+                slot("picture", "shade", "line", "fine"),
+                s -> s.technique().id().startsWith("vanish-backdrop"),
+                (a, b) -> touching(a, b) && entry(a).noneMatch(z -> entry(b).anyMatch(z::equals)));
         before("O18", slot("base").and(on(FACE)), slot("lips"), ANYWHERE);
         before("O19", slot("lens", "lens-mid", "lens-late"), slot("lashes", "nails"), ANYWHERE);
         before("O19 first", slot("lens"), slot("base", "lids", "lids-early").and(face), ANYWHERE);
