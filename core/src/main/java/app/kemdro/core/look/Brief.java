@@ -250,9 +250,17 @@ public record Brief(
      *
      * @param headCm head circumference in cm, or 0 when it was not measured
      * @param reactsTo ids of what the performer reacts to
+     * @param fineHair places where they have hair that glue would meet, as trade/fine-hair.yaml calls them
      */
     public record Performer(
-            String name, int heightCm, int weightKg, double headCm, Set<String> reactsTo, Brows brows, Hair hair) {
+            String name,
+            int heightCm,
+            int weightKg,
+            double headCm,
+            Set<String> reactsTo,
+            Brows brows,
+            Hair hair,
+            Set<String> fineHair) {
         /** Head circumference of the figure's own mesh, cm. */
         private static final double FIGURE_HEAD_CM = 56.0;
 
@@ -262,6 +270,13 @@ public record Brief(
         public Performer {
             brows = Objects.requireNonNullElse(brows, Brows.MEDIUM);
             hair = Objects.requireNonNullElse(hair, Hair.SHORT);
+            fineHair = fineHair == null ? Set.of() : Set.copyOf(fineHair);
+        }
+
+        /** With no hair but that of head and brows. */
+        public Performer(
+                String name, int heightCm, int weightKg, double headCm, Set<String> reactsTo, Brows brows, Hair hair) {
+            this(name, heightCm, weightKg, headCm, reactsTo, brows, hair, Set.of());
         }
 
         /** With medium brows and short hair. */

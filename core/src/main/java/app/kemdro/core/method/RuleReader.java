@@ -77,7 +77,8 @@ final class RuleReader {
                 .toList();
     }
 
-    private Rule.Pick pick(DataNode node) {
+    /** What is picked of all work. */
+    Rule.Pick pick(DataNode node) {
         node.onlyKeys(Set.of("slots", "regions", "not", "gives", "lays", "wholly", "costume"));
         Set<String> picked = new HashSet<>(node.words("slots"));
         Set<String> except = new HashSet<>(node.words("not"));

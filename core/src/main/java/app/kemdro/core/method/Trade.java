@@ -20,6 +20,7 @@ public final class Trade {
     private final List<Rule> rules;
     private final List<SenseOf> sense;
     private final OwnHands ownHands;
+    private final FineHair fineHair;
     private final Strata strata;
     private final List<Repair> repairs;
     private final Map<String, String> states;
@@ -37,9 +38,11 @@ public final class Trade {
             Map<String, String> states,
             List<SenseOf> sense,
             OwnHands ownHands,
+            FineHair fineHair,
             List<OrderSchool> orderSchools) {
         this.orderSchools = orderSchools;
         this.ownHands = ownHands;
+        this.fineHair = fineHair;
         this.sense = sense;
         this.states = Map.copyOf(states);
         this.repairs = List.copyOf(repairs);
@@ -153,6 +156,11 @@ public final class Trade {
     /** Questions of order in which practitioners differ, in file order. */
     public List<OrderSchool> orderSchools() {
         return orderSchools;
+    }
+
+    /** Hair that glue and latex would catch. */
+    public FineHair fineHair() {
+        return fineHair;
     }
 
     /** Hands of somebody who works on themselves, and what they do not touch with what they have on them. */

@@ -75,6 +75,7 @@ final class TradeReader {
                 reader.states(file.apply("states"), techniques),
                 SenseOf.read(file.apply("sense")),
                 ruleReader.hands(file.apply("fingers")),
+                FineHair.read(file.apply("fine-hair"), techniques, body::has, ruleReader::pick),
                 schools);
     }
 

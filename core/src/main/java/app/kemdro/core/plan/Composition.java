@@ -104,6 +104,7 @@ final class Composition {
         if (problems.isEmpty()) {
             addBlocks();
             supplyNeeds();
+            guardHair();
             dropLoose();
         }
     }
@@ -269,6 +270,12 @@ final class Composition {
             }
             wanted.forEach(this::insertByRegion);
         }
+    }
+
+    /** Fine hair beside glue is guarded, by what does it where nothing in the look does. */
+    private void guardHair() {
+        Set<String> open = new Unguarded(trade, brief).zones(entries);
+        trade.fineHair().guard().filter(g -> !open.isEmpty()).ifPresent(g -> insertByRegion(g, open));
     }
 
     private void want(Entry entry, Need need, Map<Technique, Set<String>> wanted, List<Problem> wanting) {

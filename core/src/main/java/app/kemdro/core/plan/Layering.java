@@ -41,7 +41,7 @@ final class Layering {
         Map<String, Stack> stacks = new LinkedHashMap<>();
         for (Zone zone : trade.body().zones()) {
             if (laid.containsKey(zone.id())) {
-                stacks.put(zone.id(), Stack.of(ground(zone, brief), laid.get(zone.id()), rules));
+                stacks.put(zone.id(), Stack.of(ground(zone, brief, trade), laid.get(zone.id()), rules));
             }
         }
         return stacks;
@@ -80,20 +80,22 @@ final class Layering {
     }
 
     /** The body's own surface. */
-    static Surface ground(Zone zone, Brief brief) {
+    static Surface ground(Zone zone, Brief brief, Trade trade) {
         return Surface.body(
                 switch (zone.place()) {
                     case EYE -> "lid";
                     case LIPS -> "lip";
                     case TOOTH -> "tooth";
                     case NAIL -> "nail";
-                    case SKIN -> isHairy(zone, brief) ? "hairy" : "skin";
+                    case SKIN -> isHairy(zone, brief, trade) ? "hairy" : "skin";
                 });
     }
 
-    private static boolean isHairy(Zone zone, Brief brief) {
-        return zone.hairy()
-                && (brief.performer().hair() != Hair.NONE || !zone.region().equals("head"));
+    private static boolean isHairy(Zone zone, Brief brief, Trade trade) {
+        return trade.fineHair().meetsHair(zone.id(), brief.performer().fineHair())
+                || zone.hairy()
+                        && (brief.performer().hair() != Hair.NONE
+                                || !zone.region().equals("head"));
     }
 
     /** Steps so that each comes after all it waits for; what is left open goes from the body outwards. */

@@ -44,20 +44,28 @@ final class KeptOrder {
                         lagsTo.computeIfAbsent(l.to(), k -> new ArrayList<>()).add(l));
     }
 
+    /** The order with its new times, ready as soon as it can be. */
+    static Optional<Schedule> of(TaskNetwork network, Progress progress, Schedule before) {
+        return of(network, progress, before, 0);
+    }
+
     /**
      * The order with its new times; empty where steps are other ones or where it would not be sound any more. What was held back, as
      * work that is better begun when the rest of it can follow, is held back still where all is ready as soon.
+     *
+     * @param grace seconds by which it may be ready later than it could be, so that what was held back for them stays so
      */
-    static Optional<Schedule> of(TaskNetwork network, Progress progress, Schedule before) {
-        Optional<Schedule> early = of(network, progress, before, Integer.MAX_VALUE / 2);
-        int sooner = early.map(e -> Math.max(0, before.ready() - e.ready())).orElse(0);
-        return of(network, progress, before, sooner)
-                .filter(held -> early.isEmpty() || held.ready() <= early.get().ready())
+    static Optional<Schedule> of(TaskNetwork network, Progress progress, Schedule before, int grace) {
+        Optional<Schedule> early = moved(network, progress, before, Integer.MAX_VALUE / 2);
+        int sooner =
+                early.map(e -> Math.max(0, before.ready() - e.ready() - grace)).orElse(0);
+        return moved(network, progress, before, sooner)
+                .filter(held -> early.isEmpty() || held.ready() <= early.get().ready() + grace)
                 .or(() -> early);
     }
 
     /** The same with nothing begun by more than these seconds sooner than it was thought to be. */
-    private static Optional<Schedule> of(TaskNetwork network, Progress progress, Schedule before, int sooner) {
+    private static Optional<Schedule> moved(TaskNetwork network, Progress progress, Schedule before, int sooner) {
         KeptOrder shift = new KeptOrder(network, progress, before, sooner);
         if (!shift.sameSteps() || !shift.move()) {
             return Optional.empty();

@@ -99,7 +99,7 @@ public final class Planner {
      */
     public Optional<Schedule> drift(TaskNetwork network, Progress progress, Schedule before) {
         TaskNetwork left = network.from(progress);
-        return left.cycle().isPresent() ? Optional.empty() : KeptOrder.of(left, progress, before);
+        return left.cycle().isPresent() ? Optional.empty() : KeptOrder.of(left, progress, before, grace);
     }
 
     private Outcome plan(TaskNetwork whole, Progress progress, Optional<Schedule> before, boolean follow) {
@@ -109,7 +109,7 @@ public final class Planner {
             return new Ring(ring.get());
         }
         IndexedNetwork layout = new IndexedNetwork(network, progress);
-        Optional<Schedule> kept = before.flatMap(b -> KeptOrder.of(network, progress, b));
+        Optional<Schedule> kept = before.flatMap(b -> KeptOrder.of(network, progress, b, grace));
         boolean underWay = progress.now() > 0 || !progress.past().isEmpty();
         int late = kept.isPresent() ? kept.get().ready() - before.get().ready() : Integer.MAX_VALUE;
         if (follow && late <= 0) {

@@ -153,7 +153,34 @@ final class MustsOfOrder {
             before("O26 skin", colour.and(on(skin)), slot("costume"), ANYWHERE);
         }
         before("O27", slot("wig", "spray", "hair-colour"), slot("gloss", "blood", "loose"), ANYWHERE);
+        fineHair(glue.or(latex));
         before("O28", slot("check").negate(), slot("check"), ANYWHERE);
+    }
+
+    /** [T20] Hair at the hairline, temples and nape beside glue or latex lies under something, or was guarded before. */
+    private void fineHair(Predicate<PlannedStep> sticks) {
+        if (plan.brief().performer().hair() == app.kemdro.core.look.Brief.Hair.NONE) {
+            return;
+        }
+        boolean cap = plan.steps().stream().anyMatch(slot("cap"));
+        for (String zone : List.of("hairline", "temple-left", "temple-right", "nape")) {
+            Set<String> near = new HashSet<>(body.zone(zone).neighbours());
+            near.add(zone);
+            plan.steps().stream()
+                    .filter(sticks.and(s -> s.zones().stream().anyMatch(near::contains)))
+                    .filter(slot("piece", "build", "rigid", "edge", "beard", "patch"))
+                    .mapToInt(s -> plan.schedule().of(s.id()).start())
+                    .min()
+                    .ifPresent(first -> {
+                        boolean guarded = plan.steps().stream()
+                                .filter(s -> s.zones().contains(zone))
+                                .filter(s -> s.technique().gives().contains("hair-guarded"))
+                                .anyMatch(s -> plan.schedule().of(s.id()).end() <= first);
+                        if (!cap && !guarded) {
+                            broken.add("T20: glue comes near the hair of " + zone);
+                        }
+                    });
+        }
     }
 
     private boolean way(String school, String way) {

@@ -411,16 +411,16 @@ class StrikeTest {
                 .orElseThrow();
     }
 
-    /** By hand: 0.02 g of remover on each square centimetre of a cheek, once, where it is flooded; lifting needs no more. */
+    /** By hand: 0.02 g of remover on each square centimetre of a nose, once, where it is flooded; lifting needs no more. */
     @Test
     void removerIsCountedOnceWhereItIsLaid() {
-        Removal removal = removal(look(entry("foam-piece", "cheek-left")));
-        double cheek = TRADE.body().zone("cheek-left").areaCm2();
+        Removal removal = removal(look(entry("foam-piece", "nose")));
+        double nose = TRADE.body().zone("nose").areaCm2();
         Step flood = removal.steps().stream()
                 .filter(s -> s.sort() == Sort.FLOOD)
                 .findFirst()
                 .orElseThrow();
-        assertThat(flood.grams()).isCloseTo(0.02 * cheek, within(1e-9));
+        assertThat(flood.grams()).isCloseTo(0.02 * nose, within(1e-9));
         assertThat(flood.title()).matches("Flood .*adhesive.* with adhesive remover for acrylics");
         Step lift = removal.step(flood.id().replace("/flood", "/lift"));
         assertThat(lift.grams()).isZero();

@@ -74,7 +74,14 @@ public class Forgetting {
         forget(
                 performer,
                 p -> new Brief.Performer(
-                        nobody, p.heightCm(), p.weightKg(), p.headCm(), p.reactsTo(), p.brows(), p.hair()));
+                        nobody,
+                        p.heightCm(),
+                        p.weightKg(),
+                        p.headCm(),
+                        p.reactsTo(),
+                        p.brows(),
+                        p.hair(),
+                        p.fineHair()));
         sat.forEach(pictures::removeAll);
         performers.change(performer.id(), p -> p.callThem(nobody));
     }
@@ -98,6 +105,7 @@ public class Forgetting {
     }
 
     private static Brief.Performer healthy(Brief.Performer p) {
-        return new Brief.Performer(p.name(), p.heightCm(), p.weightKg(), p.headCm(), Set.of(), p.brows(), p.hair());
+        return new Brief.Performer(
+                p.name(), p.heightCm(), p.weightKg(), p.headCm(), Set.of(), p.brows(), p.hair(), p.fineHair());
     }
 }

@@ -87,7 +87,8 @@ public record JobFile(
             @Nullable Double headCm,
             @Nullable List<String> reactsTo,
             @Nullable Brows brows,
-            @Nullable Hair hair) {}
+            @Nullable Hair hair,
+            @Nullable List<String> fineHair) {}
 
     public record Room(
             @Nullable @NotNull Double temperatureC,

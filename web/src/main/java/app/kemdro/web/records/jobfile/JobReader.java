@@ -134,7 +134,8 @@ public class JobReader {
                         who.headCm() == null ? 0 : who.headCm(),
                         reactions(who.reactsTo()),
                         who.brows() == null ? Brief.Brows.MEDIUM : who.brows(),
-                        who.hair() == null ? Brief.Hair.SHORT : who.hair()),
+                        who.hair() == null ? Brief.Hair.SHORT : who.hair(),
+                        fineHair(some(who.fineHair()))),
                 crew,
                 new Brief.Room(
                         needed(room.temperatureC()),
@@ -256,6 +257,17 @@ public class JobReader {
             }
         }
         return ids == null ? Set.of() : new LinkedHashSet<>(ids);
+    }
+
+    private Set<String> fineHair(List<String> places) {
+        List<String> known = trade.fineHair().asked().stream().map(p -> p.id()).toList();
+        for (String place : places) {
+            if (!known.contains(place)) {
+                throw new Unreadable("performer.fineHair: '" + place + "' is not known here; known are "
+                        + String.join(", ", known) + ".");
+            }
+        }
+        return new LinkedHashSet<>(places);
     }
 
     private Look look(List<JobFile.Entry> entries) {

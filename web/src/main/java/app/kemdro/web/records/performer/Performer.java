@@ -47,6 +47,8 @@ public class Performer {
     @Enumerated(EnumType.STRING)
     private Hair hair = Hair.SHORT;
 
+    private String fineHair = "";
+
     private String skin = "fair";
     private int lensHours;
     private boolean panics;
@@ -95,7 +97,8 @@ public class Performer {
 
     /** What a plan has to know of them. */
     public Brief.Performer facts() {
-        return new Brief.Performer(name, heightCm, weightKg, headCm, Joined.split(reactsTo), brows, hair);
+        return new Brief.Performer(
+                name, heightCm, weightKg, headCm, Joined.split(reactsTo), brows, hair, Joined.split(fineHair));
     }
 
     /** Takes over what a brief says of them; a reaction is only ever added so, and taken out by {@link #noLongerReactsTo} alone. */
@@ -107,6 +110,7 @@ public class Performer {
         alsoReactsTo(facts.reactsTo());
         brows = facts.brows();
         hair = facts.hair();
+        fineHair = Joined.join(facts.fineHair());
     }
 
     /** Keeps what is known and takes over reactions that somebody else knows of: none is ever lost to a file. */

@@ -189,6 +189,7 @@ class BriefController {
         model.addAttribute("skills", Skill.values());
         model.addAttribute("browKinds", Brief.Brows.values());
         model.addAttribute("hairKinds", Brief.Hair.values());
+        model.addAttribute("hairOn", trade.fineHair().asked());
         model.addAttribute("seenKinds", Brief.Seen.values());
         model.addAttribute("sensed", sensor.now().orElse(null));
         Set<String> known = model.getAttribute("job") instanceof Job job

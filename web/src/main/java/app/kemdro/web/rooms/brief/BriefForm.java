@@ -51,6 +51,7 @@ public class BriefForm {
     private boolean selfApplied;
     private Brows brows = Brows.MEDIUM;
     private Hair hair = Hair.SHORT;
+    private List<@Size(max = 20) String> fineHair = new ArrayList<>();
     private Seen seen = Seen.CAMERA;
     private String lastsHours = "8";
     private List<String> mustVanish = new ArrayList<>();
@@ -93,6 +94,7 @@ public class BriefForm {
         form.selfApplied = brief.selfApplied();
         form.brows = brief.performer().brows();
         form.hair = brief.performer().hair();
+        form.fineHair = new ArrayList<>(brief.performer().fineHair());
         form.seen = brief.purpose().seen();
         form.lastsHours = Integer.toString(brief.purpose().lastsHours());
         form.mustVanish = new ArrayList<>(brief.purpose().mustVanish());
@@ -293,6 +295,14 @@ public class BriefForm {
 
     public Hair getHair() {
         return hair;
+    }
+
+    public List<String> getFineHair() {
+        return fineHair;
+    }
+
+    public void setFineHair(List<String> fineHair) {
+        this.fineHair = fineHair;
     }
 
     public void setHair(Hair hair) {

@@ -47,7 +47,8 @@ final class BriefReading {
                 number("head", form.getHead(), 0),
                 new LinkedHashSet<>(form.getReactsTo()),
                 form.getBrows(),
-                form.getHair());
+                form.getHair(),
+                new LinkedHashSet<>(form.getFineHair()));
         Room room = new Room(
                 number("temperature", form.getTemperature(), Double.NaN),
                 number("humidity", form.getHumidity(), Double.NaN),

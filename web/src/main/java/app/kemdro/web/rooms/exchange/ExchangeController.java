@@ -110,7 +110,8 @@ class ExchangeController {
                         b.performer().headCm(),
                         health ? b.performer().reactsTo().stream().sorted().toList() : null,
                         b.performer().brows(),
-                        b.performer().hair()),
+                        b.performer().hair(),
+                        b.performer().fineHair().stream().sorted().toList()),
                 b.call(),
                 b.chairIn().orElse(null),
                 new JobFile.Room(
