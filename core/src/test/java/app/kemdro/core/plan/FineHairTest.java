@@ -94,7 +94,7 @@ class FineHairTest {
                         .word())
                 .isEqualTo("hairy");
         assertThat(planned(chin, sits(Hair.NONE)).stacks().get("chin").ground().word())
-                .isEqualTo("skin");
+                .isEqualTo("clean-skin");
         Look arm = look(entry("tissue-build", "forearm-left"));
         assertThat(guarded(arm, sits(Hair.SHORT, "arms"))).containsExactly("forearm-left");
         assertThat(guarded(arm, sits(Hair.SHORT))).isEmpty();
