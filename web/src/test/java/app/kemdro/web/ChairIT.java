@@ -112,7 +112,7 @@ class ChairIT extends InBrowser {
         assertThat(tablet.locator(".c-hand")).hasCount(3);
         accessible(tablet, "three pairs of hands");
         tablet.keyboard().press("l");
-        assertThat(tablet.locator("#ask h2")).hasText("What went wrong?");
+        assertThat(tablet.locator("#ask h2")).hasText("Where is the trouble?");
         accessible(tablet, "what went wrong");
         tablet.locator(".c-choices button", new Page.LocatorOptions().setHasText("Skin reacts"))
                 .click();

@@ -8,10 +8,11 @@ import java.util.Set;
  *
  * @param says what went wrong, as said aloud
  * @param on kinds of work it happens to
+ * @param at small places at which it happens, by id; empty where it may anywhere
  * @param spare whether nothing went wrong and it is for time that is left
  * @param ways how it may be put right, the usual first; which of them depends on what lies there and on the performer
  */
-public record Repair(String id, String says, Set<String> on, boolean spare, List<Way> ways) {
+public record Repair(String id, String says, Set<String> on, Set<String> at, boolean spare, List<Way> ways) {
     public Repair {
         ways = List.copyOf(ways);
     }
@@ -27,6 +28,11 @@ public record Repair(String id, String says, Set<String> on, boolean spare, List
     /** Whether it can happen to this work. */
     public boolean happensTo(Technique technique) {
         return on.contains(technique.slot());
+    }
+
+    /** Whether it happens at this small place. */
+    public boolean happensAt(SmallPlace place) {
+        return at.isEmpty() || at.contains(place.id());
     }
 
     /** Whether it can be put right in some way on this zone. */

@@ -21,6 +21,7 @@ public final class Trade {
     private final List<SenseOf> sense;
     private final OwnHands ownHands;
     private final FineHair fineHair;
+    private final List<SmallPlace> smallPlaces;
     private final Strata strata;
     private final List<Repair> repairs;
     private final Map<String, String> states;
@@ -39,10 +40,12 @@ public final class Trade {
             List<SenseOf> sense,
             OwnHands ownHands,
             FineHair fineHair,
+            List<SmallPlace> smallPlaces,
             List<OrderSchool> orderSchools) {
         this.orderSchools = orderSchools;
         this.ownHands = ownHands;
         this.fineHair = fineHair;
+        this.smallPlaces = List.copyOf(smallPlaces);
         this.sense = sense;
         this.states = Map.copyOf(states);
         this.repairs = List.copyOf(repairs);
@@ -156,6 +159,11 @@ public final class Trade {
     /** Questions of order in which practitioners differ, in file order. */
     public List<OrderSchool> orderSchools() {
         return orderSchools;
+    }
+
+    /** Small places, as one says where something went wrong. */
+    public List<SmallPlace> smallPlaces() {
+        return smallPlaces;
     }
 
     /** Hair that glue and latex would catch. */

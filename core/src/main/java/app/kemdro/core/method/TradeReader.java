@@ -63,8 +63,16 @@ final class TradeReader {
         List<OrderSchool> schools = OrderSchools.read(file.apply("schools"), techniques);
         RuleReader ruleReader = new RuleReader(slots, strata, given(techniques), schools);
         List<Rule> rules = ruleReader.rules(file.apply("rules"));
+        List<SmallPlace> places = new ArrayList<>();
+        file.apply("small-places").entries().forEach((id, node) -> {
+            node.onlyKeys(Set.of("says", "zones"));
+            places.add(new SmallPlace(id, node.get("says").text(), reader.stepReader.zones(node, "zones")));
+        });
+        Set<String> placed = places.stream().map(SmallPlace::id).collect(Collectors.toSet());
         List<Repair> repairs = new ArrayList<>();
-        file.apply("repairs").entries().forEach((id, node) -> repairs.add(reader.repair(id, node, slots, strata)));
+        file.apply("repairs")
+                .entries()
+                .forEach((id, node) -> repairs.add(reader.repair(id, node, slots, placed, strata)));
         return new Trade(
                 body,
                 materials,
@@ -76,6 +84,7 @@ final class TradeReader {
                 SenseOf.read(file.apply("sense")),
                 ruleReader.hands(file.apply("fingers")),
                 FineHair.read(file.apply("fine-hair"), techniques, body::has, ruleReader::pick),
+                places,
                 schools);
     }
 
@@ -94,14 +103,15 @@ final class TradeReader {
         return words;
     }
 
-    private Repair repair(String id, DataNode node, Set<String> slots, Strata strata) {
-        node.onlyKeys(Set.of("says", "on", "spare", "ways"));
+    private Repair repair(String id, DataNode node, Set<String> slots, Set<String> placed, Strata strata) {
+        node.onlyKeys(Set.of("says", "on", "at", "spare", "ways"));
         Set<String> on = node.known("on", slots::contains, "no technique is of the kind");
         Map<String, DataNode> ways = node.get("ways").entries();
         return new Repair(
                 id,
                 node.get("says").text(),
                 on,
+                node.known("at", placed::contains, "there is no small place"),
                 node.flag("spare"),
                 ways.entrySet().stream()
                         .map(w -> way(id + "-" + w.getKey(), w.getValue(), ways, strata))

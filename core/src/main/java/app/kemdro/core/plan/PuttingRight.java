@@ -97,10 +97,23 @@ public final class PuttingRight {
             below--;
         }
         Surface base = below >= 0 ? Surface.of(layers.get(below).material()) : cleaned(whole.ground());
-        return rules.judge(base, lays.get(0)).verdict().isFine()
-                && rules.judge(Surface.of(lays.get(0)), layers.get(form).material())
+        List<Material> beneath = untilGlue(lays);
+        return chain(Optional.of(base), beneath)
+                && rules.judge(
+                                Surface.of(beneath.get(beneath.size() - 1)),
+                                layers.get(form).material())
                         .verdict()
                         .isFine();
+    }
+
+    /** What goes beneath the form: all up to the first glue, or the first thing where there is none. */
+    private static List<Material> untilGlue(List<Material> lays) {
+        for (int k = 0; k < lays.size(); k++) {
+            if (lays.get(k).is(MaterialRole.GLUE)) {
+                return lays.subList(0, k + 1);
+            }
+        }
+        return lays.subList(0, 1);
     }
 
     private java.util.stream.Stream<Material> layers(StepTemplate step) {

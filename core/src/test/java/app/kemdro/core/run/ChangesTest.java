@@ -10,8 +10,10 @@ import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Room;
 import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.core.method.Repair;
+import app.kemdro.core.plan.CharactersTest;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
+import app.kemdro.core.plan.PuttingRight;
 import app.kemdro.core.plan.Samples;
 import app.kemdro.core.run.StepState.Status;
 import app.kemdro.core.schedule.Progress;
@@ -19,7 +21,13 @@ import app.kemdro.core.schedule.Schedule;
 import app.kemdro.core.schedule.ScheduleCheck;
 import app.kemdro.core.schedule.ScheduledTask;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
 
 class ChangesTest {
     private static final Brief TWO = brief(lead("Ines"), assistant("Pell"));
@@ -175,25 +183,48 @@ class ChangesTest {
         sound(m, 620);
     }
 
-    /** Every repair can happen to some work of the bell-founder, and after each the rest is sound. */
-    @Test
-    void everyRepairIsPlannedSoundly() {
-        int now = morning().first().schedule().ready() * 3 / 4;
-        for (Repair repair : TRADE.repairs()) {
-            Mornings m = morning().carriedOutUntil(now);
-            String step = m.plan().steps().stream()
-                    .filter(s -> m.state().step(s.id()).status() == Status.DONE && repair.happensTo(s.technique()))
-                    .map(PlannedStep::id)
-                    .findFirst()
-                    .orElseThrow(() -> new AssertionError(repair.id() + " fits nothing"));
+    /** [T50] Every repair can happen to some work of some character at the small places it is said of, and after each the rest is sound. */
+    @ParameterizedTest
+    @MethodSource("repairs")
+    void everyRepairIsPlannedSoundly(Repair repair) {
+        Set<String> at = TRADE.smallPlaces().stream()
+                .filter(p -> repair.at().contains(p.id()))
+                .flatMap(p -> p.zones().stream())
+                .collect(Collectors.toSet());
+        boolean happened = CharactersTest.characters().anyMatch(c -> {
+            Mornings m = new Mornings(c.look(), c.brief());
+            Optional<PlannedStep> can = m.plan().steps().stream()
+                    .filter(s -> repair.happensTo(s.technique()) && s.material().isPresent())
+                    .filter(s ->
+                            s.zones().stream().anyMatch(z -> (at.isEmpty() || at.contains(z)) && repair.mayBeOn(z)))
+                    .reduce((first, last) -> last);
+            if (can.isEmpty()) {
+                return false;
+            }
+            List<String> zones = can.get().zones().stream()
+                    .filter(z -> at.isEmpty() || at.contains(z))
+                    .toList();
+            int now = m.first().schedule().of(can.get().id()).settled();
+            m.carriedOutUntil(now);
+            Standing stands = m.standing(now);
+            Optional<PuttingRight.Chosen> way =
+                    EventGuard.way(repair, can.get(), zones, stands, Samples.PLANNER.puttingRight());
+            if (way.isEmpty()) {
+                return false;
+            }
             int steps = m.plan().steps().size();
-            m.report(now, "Ines", s -> new RunEvent.Trouble(s, step, repair.id(), List.of()));
-            int more = m.plan().steps().size() - steps;
-            assertThat(repair.ways())
-                    .as(repair.id())
-                    .anyMatch(w -> w.how().steps().size() == more);
+            m.report(now, "Ines", s -> new RunEvent.Trouble(s, can.get().id(), repair.id(), zones));
+            assertThat(m.plan().steps().size() - steps)
+                    .as(repair.id() + " of " + c.name())
+                    .isEqualTo(way.get().how().steps().size());
             sound(m, now);
-        }
+            return true;
+        });
+        assertThat(happened).as(repair.id() + " happens to nothing").isTrue();
+    }
+
+    static Stream<Repair> repairs() {
+        return TRADE.repairs().stream();
     }
 
     /** A repair that was reported at a step which was taken back since does not wait for itself. */

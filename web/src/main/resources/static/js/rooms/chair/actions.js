@@ -98,26 +98,33 @@ export class Actions {
     if (seconds) this.send({ type: 'AWAY', seconds });
   }
 
-  /** What went wrong, then where: the way to put it right comes into the order at once. */
+  /** Where, then what went wrong there: the way to put it right comes into the order at once. */
   async trouble() {
-    const found = await this.line.list('troubles');
-    const rows = found.map((t) => [t.says, t, t.how]);
-    rows.push(
-      ['A product is missing', 'swap', 'another school for what has not begun'],
+    const { spots = [] } = await this.line.list('troubles');
+    const rows = [
       ['Skin reacts', 'skin', 'stop; what to do now'],
-      ['The performer is called away', 'away', 'everything waits'],
       ['The performer is unwell', 'off', 'off the face fast'],
-    );
-    const what = await choose('What went wrong?', '', rows);
+      ['A product is missing', 'swap', 'another school for what has not begun'],
+      ['The performer is called away', 'away', 'everything waits'],
+      ...spots.map((s) => [s.says, s]),
+    ];
+    const what = await choose('Where is the trouble?', 'A place, or one of the first four', rows);
     if (!what) return;
     if (what === 'swap') this.swap();
     else if (what === 'skin') this.reaction();
     else if (what === 'off') location.assign(`${this.line.base}/off`);
     else if (what === 'away') this.away();
-    else this.troubleAt(what, 'Where?', what.says);
+    else {
+      const trouble = await choose(
+        what.says,
+        'What has happened?',
+        what.troubles.map((t) => [t.says, t, t.how]),
+      );
+      if (trouble) this.troubleAt(trouble, 'To what?', trouble.says);
+    }
   }
 
-  /** Reports what went wrong at the one place where it can have, or at the one that is chosen. */
+  /** Reports what went wrong to the one thing to which it can have, or to the one that is chosen. */
   async troubleAt(what, ask, hint) {
     const place =
       what.places.length === 1
@@ -127,7 +134,7 @@ export class Actions {
             hint,
             what.places.map((p) => [p.where || p.title, p, p.title]),
           );
-    if (place) this.send({ type: 'TROUBLE', step: place.step, repair: what.id });
+    if (place) this.send({ type: 'TROUBLE', step: place.step, repair: what.id, zones: place.zones });
   }
 
   async reaction() {
@@ -219,8 +226,8 @@ export class Actions {
   }
 
   async edges() {
-    const again = (await this.line.list('troubles')).find((t) => t.spare);
-    if (again) this.troubleAt(again, 'Which edges?', '');
+    const { spare = [] } = await this.line.list('troubles');
+    if (spare.length) this.troubleAt(spare[0], 'Which edges?', '');
   }
 
   async pull(lever) {

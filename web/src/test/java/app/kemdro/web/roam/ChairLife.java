@@ -188,18 +188,23 @@ final class ChairLife {
         }
     }
 
+    private JsonNode anyOf(JsonNode all) {
+        return all.get(visit.dice().nextInt(all.size()));
+    }
+
     private void trouble(String name) {
-        JsonNode all = visit.on().json().readTree(visit.get(visit.at("chair/troubles")));
-        if (all.size() > 0) {
-            JsonNode one = all.get(visit.dice().nextInt(all.size()));
-            JsonNode places = one.get("places");
-            JsonNode place = places.get(visit.dice().nextInt(places.size()));
-            MockHttpServletResponse answer = report(
-                    "TROUBLE",
-                    name,
-                    place.get("step").asString(),
-                    0,
-                    one.get("id").asString());
+        JsonNode spots =
+                visit.on().json().readTree(visit.get(visit.at("chair/troubles"))).get("spots");
+        if (spots.size() > 0) {
+            JsonNode one = anyOf(anyOf(spots).get("troubles"));
+            JsonNode place = anyOf(one.get("places"));
+            Map<String, Object> report = new LinkedHashMap<>();
+            report.put("type", "TROUBLE");
+            report.put("version", 2);
+            report.put("step", place.get("step").asString());
+            report.put("repair", one.get("id").asString());
+            report.put("zones", place.get("zones"));
+            MockHttpServletResponse answer = report(report, name);
             if (answer.getStatus() != 200) {
                 visit.wrong("a trouble that is offered is refused: " + visit.body(answer));
             }

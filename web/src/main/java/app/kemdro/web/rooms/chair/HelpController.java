@@ -1,6 +1,8 @@
 package app.kemdro.web.rooms.chair;
 
+import app.kemdro.core.body.Zone;
 import app.kemdro.core.method.Repair;
+import app.kemdro.core.method.SmallPlace;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.plan.PuttingRight;
@@ -18,10 +20,13 @@ import app.kemdro.web.records.run.Swaps;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
@@ -92,35 +97,73 @@ class HelpController {
                 l.acts().stream().map(format::toReport).toList());
     }
 
-    /** Where something may have gone wrong. */
-    record Place(String step, String title, String where) {}
+    /** Work to which something may have happened, and on which of its zones. */
+    record Place(String step, String title, String where, List<String> zones) {}
 
-    /** What may have gone wrong, and where. */
-    record TroubleLine(String id, String says, String how, boolean spare, List<Place> places) {}
+    /** What may have gone wrong, and with what. */
+    record TroubleLine(String id, String says, String how, List<Place> places) {}
+
+    /** A small place, and what may have gone wrong there. */
+    record Spot(String says, List<TroubleLine> troubles) {}
+
+    /**
+     * Where something may have gone wrong.
+     *
+     * @param spare what time that is left is best spent on, where nothing has
+     */
+    record Troubles(List<Spot> spots, List<TroubleLine> spare) {}
 
     @GetMapping("/jobs/{id}/chair/troubles")
     @ResponseBody
-    List<TroubleLine> troubles(@PathVariable long id) {
-        Run run = runs.running(id);
-        RunNow s = standings.of(run);
+    Troubles troubles(@PathVariable long id) {
+        RunNow s = standings.of(runs.running(id));
+        List<Spot> spots = new ArrayList<>();
+        for (SmallPlace place : trade.smallPlaces()) {
+            List<TroubleLine> lines = lines(s, r -> !r.spare() && r.happensAt(place), place.zones());
+            // what may happen anywhere is no reason to name a place at which nothing else does
+            if (lines.stream().anyMatch(l -> !trade.repair(l.id()).at().isEmpty())) {
+                spots.add(new Spot(place.says(), lines));
+            }
+        }
+        List<TroubleLine> anywhere = lines(s, r -> !r.spare() && r.at().isEmpty(), everywhere());
+        if (!anywhere.isEmpty()) {
+            spots.add(new Spot(spots.isEmpty() ? "Anywhere" : "Anywhere else", anywhere));
+        }
+        return new Troubles(spots, lines(s, Repair::spare, everywhere()));
+    }
+
+    private Set<String> everywhere() {
+        return trade.body().zones().stream().map(Zone::id).collect(Collectors.toSet());
+    }
+
+    /** What can have happened to what is done on these zones, each with the way it is put right there. */
+    private List<TroubleLine> lines(RunNow s, Predicate<Repair> which, Set<String> zones) {
         PuttingRight right = plans.live().puttingRight();
         List<TroubleLine> lines = new ArrayList<>();
-        for (Repair repair : trade.repairs()) {
+        for (Repair repair : trade.repairs().stream().filter(which).toList()) {
             Map<String, List<Place>> byWay = new LinkedHashMap<>();
             s.plan().steps().stream()
                     .filter(step -> s.state().step(step.id()).status() == Status.DONE)
                     .filter(step -> !step.id().startsWith("extra-") && repair.happensTo(step.technique()))
-                    .filter(step -> step.zones().stream().anyMatch(repair::mayBeOn))
+                    .filter(step -> step.zones().stream().anyMatch(z -> zones.contains(z) && repair.mayBeOn(z)))
                     .filter(step -> lies(s, step))
                     .sorted(Comparator.comparing((PlannedStep step) -> latest(s, step))
                             .reversed())
                     .filter(distinctPlaces())
                     .limit(MOST_PLACES)
-                    .forEach(step -> EventGuard.way(repair, step, List.of(), s.stands(), right)
-                            .ifPresent(way -> byWay.computeIfAbsent(way.how().name(), k -> new ArrayList<>())
-                                    .add(new Place(step.id(), step.technique().name(), step.where()))));
-            byWay.forEach((how, places) ->
-                    lines.add(new TroubleLine(repair.id(), repair.says(), how, repair.spare(), places)));
+                    .forEach(step -> {
+                        List<String> here =
+                                step.zones().stream().filter(zones::contains).toList();
+                        EventGuard.way(repair, step, here, s.stands(), right)
+                                .ifPresent(
+                                        way -> byWay.computeIfAbsent(way.how().name(), k -> new ArrayList<>())
+                                                .add(new Place(
+                                                        step.id(),
+                                                        step.technique().name(),
+                                                        trade.body().say(here),
+                                                        here)));
+                    });
+            byWay.forEach((how, places) -> lines.add(new TroubleLine(repair.id(), repair.says(), how, places)));
         }
         return lines;
     }
@@ -144,7 +187,7 @@ class HelpController {
                 .sorted(Comparator.comparing((PlannedStep step) -> latest(s, step))
                         .reversed())
                 .limit(MOST_PLACES)
-                .map(step -> new Place(step.id(), step.title(), step.where()))
+                .map(step -> new Place(step.id(), step.title(), step.where(), step.zones()))
                 .toList();
     }
 
@@ -163,8 +206,8 @@ class HelpController {
     }
 
     /** Each place once, with what was done there last. */
-    private static java.util.function.Predicate<PlannedStep> distinctPlaces() {
-        Set<String> seen = new java.util.HashSet<>();
+    private static Predicate<PlannedStep> distinctPlaces() {
+        Set<String> seen = new HashSet<>();
         return step -> seen.add(step.where());
     }
 }
