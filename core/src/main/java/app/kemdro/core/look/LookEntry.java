@@ -12,7 +12,8 @@ import org.jspecify.annotations.Nullable;
  * @param items number of things where the technique counts them; 0 for the usual number
  * @param strength how strongly it is done
  * @param coverage percent of its zones that it takes, 1 to 100; 0 stands for all
- * @param over id of the entry it lies directly over, where that is not left to the usual order; empty otherwise
+ * @param over id of the entry it lies directly over, or several with spaces between, where that is not left to the usual order; empty
+ *     otherwise
  */
 public record LookEntry(
         String id,
@@ -25,6 +26,9 @@ public record LookEntry(
         String over) {
     /** Says under {@code over} that it lies directly on the body. */
     public static final String BODY = "body";
+
+    /** Names of entries that came in while a run was on begin so; those of one addition are alike up to a full stop. */
+    public static final String ADDED = "added-";
 
     public LookEntry(
             String id,
@@ -48,6 +52,11 @@ public record LookEntry(
     /** As it is usually done. */
     public LookEntry(String id, String techniqueId, List<String> zones, int coats) {
         this(id, techniqueId, zones, coats, 0, Strength.USUAL, 100, "");
+    }
+
+    /** The addition it belongs to; empty where it was in the look from the beginning. */
+    public static String additionOf(String entry) {
+        return entry.startsWith(ADDED) ? entry.split("[.~]", 2)[0] : "";
     }
 
     /** The same on other zones. */

@@ -22,6 +22,7 @@ public final class Trade {
     private final OwnHands ownHands;
     private final FineHair fineHair;
     private final List<SmallPlace> smallPlaces;
+    private final LateWork lateWork;
     private final Strata strata;
     private final List<Repair> repairs;
     private final Map<String, String> states;
@@ -41,11 +42,13 @@ public final class Trade {
             OwnHands ownHands,
             FineHair fineHair,
             List<SmallPlace> smallPlaces,
+            LateWork lateWork,
             List<OrderSchool> orderSchools) {
         this.orderSchools = orderSchools;
         this.ownHands = ownHands;
         this.fineHair = fineHair;
         this.smallPlaces = List.copyOf(smallPlaces);
+        this.lateWork = lateWork;
         this.sense = sense;
         this.states = Map.copyOf(states);
         this.repairs = List.copyOf(repairs);
@@ -164,6 +167,11 @@ public final class Trade {
     /** Small places, as one says where something went wrong. */
     public List<SmallPlace> smallPlaces() {
         return smallPlaces;
+    }
+
+    /** What can still be put on while a run is on. */
+    public LateWork lateWork() {
+        return lateWork;
     }
 
     /** Hair that glue and latex would catch. */

@@ -70,9 +70,9 @@ final class TradeReader {
         });
         Set<String> placed = places.stream().map(SmallPlace::id).collect(Collectors.toSet());
         List<Repair> repairs = new ArrayList<>();
-        file.apply("repairs")
-                .entries()
-                .forEach((id, node) -> repairs.add(reader.repair(id, node, slots, placed, strata)));
+        RepairReader wrong =
+                new RepairReader(materials, slots, placed, (id, node) -> reader.technique(id, node, strata));
+        file.apply("repairs").entries().forEach((id, node) -> repairs.add(wrong.repair(id, node)));
         return new Trade(
                 body,
                 materials,
@@ -85,6 +85,7 @@ final class TradeReader {
                 ruleReader.hands(file.apply("fingers")),
                 FineHair.read(file.apply("fine-hair"), techniques, body::has, ruleReader::pick),
                 places,
+                LateWork.read(file.apply("additions"), techniques, slots),
                 schools);
     }
 
@@ -103,32 +104,8 @@ final class TradeReader {
         return words;
     }
 
-    private Repair repair(String id, DataNode node, Set<String> slots, Set<String> placed, Strata strata) {
-        node.onlyKeys(Set.of("says", "on", "at", "spare", "ways"));
-        Set<String> on = node.known("on", slots::contains, "no technique is of the kind");
-        Map<String, DataNode> ways = node.get("ways").entries();
-        return new Repair(
-                id,
-                node.get("says").text(),
-                on,
-                node.known("at", placed::contains, "there is no small place"),
-                node.flag("spare"),
-                ways.entrySet().stream()
-                        .map(w -> way(id + "-" + w.getKey(), w.getValue(), ways, strata))
-                        .toList());
-    }
-
-    private Repair.Way way(String id, DataNode node, Map<String, DataNode> ways, Strata strata) {
-        Set<String> own = Set.of("of", "under");
-        Set<String> of = node.known("of", materials::has, "there is no material");
-        return new Repair.Way(
-                of,
-                node.flag("under"),
-                technique(id, likeAnother(id, node.without(own), ways).without(own), strata));
-    }
-
     /** A technique may say it is like an earlier one and name only what differs; single steps are changed under their ids. */
-    private static DataNode likeAnother(String id, DataNode node, Map<String, DataNode> nodes) {
+    static DataNode likeAnother(String id, DataNode node, Map<String, DataNode> nodes) {
         if (node.find("like") == null) {
             return node;
         }

@@ -27,6 +27,7 @@ final class Beside {
                 && !strata.level(a.technique().slot()).many()
                 && a.asked().coverage() + b.asked().coverage() <= WHOLE
                 && a.zones().stream().anyMatch(b.zones()::contains)
+                && a.addition().equals(b.addition())
                 && !a.isOver(b)
                 && !b.isOver(a);
     }
@@ -59,6 +60,10 @@ final class Beside {
     }
 
     private boolean excludes(Entry a, Entry b) {
+        // what comes in later lies over what is there
+        if (!a.addition().equals(b.addition())) {
+            return false;
+        }
         if (a.technique().between() || b.technique().between() || a.isOver(b) || b.isOver(a) || are(a, b, strata)) {
             return false;
         }

@@ -19,6 +19,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 
 /** Completes a look: checks every entry, and puts in the work that a technique needs and nobody has asked for. */
 final class Composition {
@@ -73,12 +74,19 @@ final class Composition {
         /** Whether it was asked to lie directly over that one. */
         boolean isOver(Entry other) {
             return !asked.over().isEmpty()
-                    && (asked.over().equals(other.origin()) || asked.over().equals(other.id()));
+                    && Stream.of(asked.over().split(" "))
+                            .anyMatch(o -> o.equals(other.origin()) || o.equals(other.id()));
         }
 
         /** Whether it was asked to lie directly on the body. */
         boolean isOnBody() {
             return asked.over().equals(LookEntry.BODY);
+        }
+
+        /** The addition it belongs to or was put in for; empty where it was in the look from the beginning. */
+        String addition() {
+            int at = id.indexOf(LookEntry.ADDED);
+            return at < 0 ? "" : LookEntry.additionOf(id.substring(at));
         }
 
         boolean gives(String state, String zone) {
@@ -254,9 +262,12 @@ final class Composition {
         }
     }
 
+    /** A technique that is wanted, and the addition that wants it; empty where the look from the beginning does. */
+    private record Wanted(Technique technique, String addition) {}
+
     private void supplyNeeds() {
         for (int round = 0; round < MOST_ROUNDS; round++) {
-            Map<Technique, Set<String>> wanted = new LinkedHashMap<>();
+            Map<Wanted, Set<String>> wanted = new LinkedHashMap<>();
             List<Problem> wanting = new ArrayList<>();
             missing.clear();
             for (Entry entry : entries) {
@@ -268,17 +279,20 @@ final class Composition {
                 problems.addAll(wanting);
                 return;
             }
-            wanted.forEach(this::insertByRegion);
+            wanted.forEach((what, zones) -> insertByRegion(what.technique(), what.addition(), zones));
         }
     }
 
     /** Fine hair beside glue is guarded, by what does it where nothing in the look does. */
     private void guardHair() {
-        Set<String> open = new Unguarded(trade, brief).zones(entries);
-        trade.fineHair().guard().filter(g -> !open.isEmpty()).ifPresent(g -> insertByRegion(g, open));
+        Unguarded unguarded = new Unguarded(trade, brief);
+        for (String addition : entries.stream().map(Entry::addition).distinct().toList()) {
+            Set<String> open = unguarded.zones(entries, addition);
+            trade.fineHair().guard().filter(g -> !open.isEmpty()).ifPresent(g -> insertByRegion(g, addition, open));
+        }
     }
 
-    private void want(Entry entry, Need need, Map<Technique, Set<String>> wanted, List<Problem> wanting) {
+    private void want(Entry entry, Need need, Map<Wanted, Set<String>> wanted, List<Problem> wanting) {
         if (!need.required()) {
             return;
         }
@@ -303,7 +317,7 @@ final class Composition {
         Technique giver = implied.get(0);
         lacking.stream()
                 .filter(giver.zones()::contains)
-                .forEach(z -> wanted.computeIfAbsent(giver, k -> new LinkedHashSet<>())
+                .forEach(z -> wanted.computeIfAbsent(new Wanted(giver, entry.addition()), k -> new LinkedHashSet<>())
                         .add(z));
     }
 
@@ -321,13 +335,13 @@ final class Composition {
         return names.size() > 2 ? names.get(0) + ", " + names.get(1) + " or the like" : String.join(" or ", names);
     }
 
-    private void insertByRegion(Technique technique, Set<String> zones) {
+    private void insertByRegion(Technique technique, String addition, Set<String> zones) {
         Map<String, List<String>> byRegion = new TreeMap<>();
         body.sorted(zones)
                 .forEach(z -> byRegion.computeIfAbsent(body.zone(z).region(), k -> new ArrayList<>())
                         .add(z));
         byRegion.forEach((region, list) -> {
-            String id = "auto-" + technique.id() + "-" + region;
+            String id = "auto-" + technique.id() + "-" + region + (addition.isEmpty() ? "" : "-" + addition);
             entries.stream().filter(e -> e.id().equals(id)).findFirst().ifPresent(old -> {
                 entries.remove(old);
                 list.addAll(old.zones());

@@ -22,13 +22,11 @@ import app.kemdro.core.schedule.Task;
 import app.kemdro.core.schedule.Task.Mode;
 import app.kemdro.core.schedule.Trait;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Stream;
@@ -45,9 +43,6 @@ final class Expansion {
     /** Each coat of an edge is laid thinner than the one before (common practice; the factor is a judgement). */
     private static final double THINNER = 0.8;
 
-    /** A dryer is only picked up for what would otherwise take longer than this, seconds. */
-    private static final int WORTH_A_DRYER = 75;
-
     /** What takes less than this is done sooner than it is shared out, seconds (judgement). */
     private static final int WORTH_SHARING = 240;
 
@@ -57,9 +52,6 @@ final class Expansion {
     static final String OTHER_HAND = "other-hand";
 
     private static final int GRID = 5;
-
-    /** A window shorter than this is none to work with, seconds (judgement). */
-    private static final int LEAST_WINDOW = 30;
 
     private final Trade trade;
     private final Body body;
@@ -183,10 +175,10 @@ final class Expansion {
         Set<String> free = new TreeSet<>(hands.doing(entry.technique(), template, zones));
         free.addAll(template.aside() ? Set.of() : holds);
         free.removeAll(everything || template.aside() ? Set.of() : Set.copyOf(zones));
-        Set<Begins> follow = drying.isPresent() ? follow(entry, template) : Set.of();
+        Set<Begins> follow = drying.isPresent() ? Settling.follow(entry, template) : Set.of();
         int laying = (int) Math.ceil(work
                 * brief.crew().stream().mapToDouble(Brief.Hands::pace).max().orElse(1));
-        List<Mode> modes = modes(template, drying, dryingCool, material, follow);
+        List<Mode> modes = Settling.modes(template, drying, dryingCool, material, follow);
         Task task = new Task(
                 id,
                 work,
@@ -202,10 +194,10 @@ final class Expansion {
                         template,
                         sharing,
                         modes.stream()
-                                .map(m -> fromFirstStroke(m, laying, follow))
+                                .map(m -> Settling.fromFirstStroke(m, laying, follow))
                                 .toList()),
                 trait(entry, template, coat, zones, everything));
-        return new Expanded(entry, step, task, coat, each, sections(modes.get(0), laying, follow));
+        return new Expanded(entry, step, task, coat, each, Settling.sections(modes.get(0), laying, follow));
     }
 
     private Trait trait(Entry entry, StepTemplate template, int coat, List<String> zones, boolean everything) {
@@ -302,104 +294,5 @@ final class Expansion {
         return template.together() == 0 && template.law().together() > 0 && work >= WORTH_SHARING
                 ? Sharing.of(zones, body)
                 : Optional.empty();
-    }
-
-    /** How what comes next in a technique waits for the film of this step. */
-    private static Set<Begins> follow(Entry entry, StepTemplate template) {
-        Set<Begins> waits = EnumSet.noneOf(Begins.class);
-        List<StepTemplate> steps = entry.technique().steps();
-        for (int k = 0; k < steps.size(); k++) {
-            StepTemplate next = steps.get(k);
-            boolean follows = next.after().isEmpty()
-                    ? k > 0 && steps.get(k - 1).id().equals(template.id())
-                    : next.after().contains(template.id());
-            if (follows) {
-                waits.add(next.begins());
-            }
-        }
-        return waits;
-    }
-
-    private static List<Mode> modes(
-            StepTemplate template,
-            Optional<DryingTimes> drying,
-            Optional<DryingTimes> cool,
-            Optional<Material> material,
-            Set<Begins> follow) {
-        if (drying.isEmpty()) {
-            int waits = (int) Math.round(template.waitsMinutes() * 60);
-            return List.of(waits == 0 ? Mode.NOTHING : new Mode(0, waits, Mode.NEVER, waits));
-        }
-        List<Mode> modes = new ArrayList<>();
-        DryingTimes times = drying.get();
-        if (times.clear().isPresent()) {
-            int settled = seconds(times.clear());
-            modes.add(
-                    new Mode(0, times.tacky().isPresent() ? seconds(times.tacky()) : settled, closes(times), settled));
-        }
-        if (cool.isPresent() && cool.get().clear().isPresent()) {
-            Mode blown = blown(times, cool.get(), follow.contains(Begins.TACKY));
-            boolean worth = modes.isEmpty() || modes.get(0).settled() > Math.max(WORTH_A_DRYER, blown.tool());
-            if (worth) {
-                modes.add(blown);
-            }
-        }
-        if (modes.isEmpty()) {
-            throw new NeverDry(material.map(Material::name).orElse(""));
-        }
-        return modes;
-    }
-
-    /**
-     * The dryer in hand until it is clear; what closes and is wanted tacky is blown only until it grabs, and the rest of its time
-     * runs in still air.
-     */
-    private static Mode blown(DryingTimes still, DryingTimes cool, boolean wantedTacky) {
-        if (still.closes().isEmpty()) {
-            return new Mode(seconds(cool.clear()), 0, Mode.NEVER, 0);
-        }
-        if (!wantedTacky || still.tacky().isEmpty() || cool.tacky().isEmpty()) {
-            return new Mode(seconds(cool.clear()), 0, 0, 0);
-        }
-        int grabs = seconds(still.tacky());
-        int closes = Math.max(GRID, seconds(still.closes()) - grabs);
-        int clear = still.clear().isPresent() ? Math.max(closes, seconds(still.clear()) - grabs) : closes;
-        return new Mode(seconds(cool.tacky()), 0, closes, clear);
-    }
-
-    /**
-     * A window counts from the first stroke of what must still be open when the next step comes. Where laying takes longer than
-     * that leaves, it is laid and worked into section by section, and the window is that of the last.
-     */
-    private static Mode fromFirstStroke(Mode mode, int laying, Set<Begins> follow) {
-        return sections(mode, laying, follow) == 1 && worksInto(follow) && open(mode, follow) < Mode.NEVER
-                ? mode.openFor(open(mode, follow) - laying)
-                : mode;
-    }
-
-    /** In how many sections something is laid and worked into, because its film does not stay open for all of it; 1 in one go. */
-    private static int sections(Mode mode, int laying, Set<Begins> follow) {
-        int open = open(mode, follow);
-        int opens = follow.contains(Begins.WET) ? 0 : mode.usable();
-        return !worksInto(follow) || open >= Mode.NEVER || open - laying >= opens + LEAST_WINDOW
-                ? 1
-                : (int) Math.ceil(laying / (double) Math.max(LEAST_WINDOW, open - opens)) + 1;
-    }
-
-    private static boolean worksInto(Set<Begins> follow) {
-        return follow.contains(Begins.TACKY) || follow.contains(Begins.WET);
-    }
-
-    /** Seconds after the end for which the last stroke is open for what follows. */
-    private static int open(Mode mode, Set<Begins> follow) {
-        return follow.contains(Begins.WET) ? Math.min(mode.usable(), mode.closes()) : mode.closes();
-    }
-
-    private static int closes(DryingTimes times) {
-        return times.closes().isPresent() ? seconds(times.closes()) : Mode.NEVER;
-    }
-
-    private static int seconds(OptionalDouble time) {
-        return (int) Math.ceil(time.orElseThrow() / GRID) * GRID;
     }
 }

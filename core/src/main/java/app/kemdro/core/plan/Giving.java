@@ -46,7 +46,9 @@ final class Giving {
         List<Entry> givers = new ArrayList<>();
         for (Entry e : entries) {
             for (String state : need.givenBy()) {
-                if (e != needing && e.gives(state, zone) && !spoilt(e, state, zone)) {
+                // what came in later has given nothing to what was planned before it
+                boolean later = !e.addition().isEmpty() && !e.addition().equals(needing.addition());
+                if (e != needing && !later && e.gives(state, zone) && !spoilt(e, state, zone)) {
                     givers.add(e);
                     break;
                 }

@@ -275,6 +275,7 @@ final class Precedence {
                 if (entry.technique().between()) {
                     laid.stream()
                             .filter(e -> e != entry
+                                    && !entry.isOver(e)
                                     && height(e) > height(lower)
                                     && !e.technique().between())
                             .forEach(e -> working(e, zone).stream().findFirst().ifPresent(s -> {

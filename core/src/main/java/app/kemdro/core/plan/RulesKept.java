@@ -97,7 +97,7 @@ final class RulesKept {
                 }
             }
         }
-        if (turned) {
+        if (turned && before.addition().isEmpty() && after.addition().isEmpty()) {
             unkept.add(new Unkept(rule, before, after));
         }
     }

@@ -25,11 +25,12 @@ final class Unguarded {
                 hair.of(brief.performer().hair() != Hair.NONE, brief.performer().fineHair());
     }
 
-    /** Zones of it. */
-    Set<String> zones(List<Entry> entries) {
+    /** Zones of it, as far as it is the work of one addition, or of the look from the beginning where that is empty. */
+    Set<String> zones(List<Entry> entries, String addition) {
         Set<String> glued = new LinkedHashSet<>();
         hair.work()
                 .ifPresent(w -> entries.stream()
+                        .filter(e -> e.addition().equals(addition))
                         .filter(e -> w.slots().contains(e.technique().slot()))
                         .forEach(e -> e.technique().steps().stream()
                                 .filter(s -> lays(s, w))

@@ -5,6 +5,7 @@ import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.method.Repair;
 import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Trade;
+import app.kemdro.core.plan.LookPlanner;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.plan.PuttingRight;
 import app.kemdro.core.run.Ruling.Asks;
@@ -32,12 +33,14 @@ public final class EventGuard {
 
     private final Trade trade;
     private final PuttingRight right;
+    private final Additions additions;
     private final Map<Class<? extends RunEvent>, BiFunction<RunEvent, Standing, Ruling>> rules = new HashMap<>();
 
     /** Judges by this trade. */
-    public EventGuard(Trade trade, PuttingRight right) {
+    public EventGuard(Trade trade, LookPlanner planner) {
         this.trade = trade;
-        this.right = right;
+        this.right = planner.puttingRight();
+        this.additions = new Additions(trade, planner);
         rule(RunEvent.Begin.class, (e, now) -> new Cannot("The run is on already."));
         rule(RunEvent.Start.class, EventGuard::start);
         rule(RunEvent.Finish.class, EventGuard::finish);
@@ -55,6 +58,8 @@ public final class EventGuard {
         rule(RunEvent.School.class, this::school);
         rule(RunEvent.Coats.class, this::coats);
         rule(RunEvent.Drop.class, (e, now) -> untouched(e, now, entry -> new Can(e)));
+        rule(RunEvent.Addition.class, this::addition);
+        rule(RunEvent.Strength.class, (e, now) -> untouched(e, now, entry -> new Can(e)));
         rule(RunEvent.Join.class, EventGuard::join);
         rule(RunEvent.Leave.class, EventGuard::leave);
         rule(RunEvent.Room.class, EventGuard::room);
@@ -264,6 +269,23 @@ public final class EventGuard {
                     ? new Can(e)
                     : new Cannot("There is no such school for “" + technique.name() + "”.");
         });
+    }
+
+    private Ruling addition(RunEvent.Addition e, Standing now) {
+        if (!trade.has(e.technique()) || !trade.lateWork().allows(trade.technique(e.technique()))) {
+            return new Cannot("That is not put on any more while a run is on.");
+        }
+        Technique technique = trade.technique(e.technique());
+        boolean there = e.zones().stream().allMatch(technique.zones()::contains);
+        if (!there || e.zones().isEmpty()) {
+            return new Cannot(e.zones().isEmpty() ? "Say where it goes." : technique.name() + " does not go there.");
+        }
+        if (e.items() < 0 || e.items() > technique.items().most()) {
+            return new Cannot(technique.name() + " takes at most "
+                    + technique.items().most() + " " + technique.items().word() + ".");
+        }
+        List<LookEntry> entries = additions.of(e.id(), technique, e.zones(), e.items(), now);
+        return new Can(new RunEvent.Addition(e.stamp(), e.technique(), e.zones(), e.items(), entries));
     }
 
     private Ruling coats(RunEvent.Coats e, Standing now) {

@@ -2,9 +2,11 @@ package app.kemdro.core.run;
 
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Skill;
+import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.run.RunState.Pause.Why;
 import app.kemdro.core.run.StepState.Status;
 import java.time.LocalDateTime;
+import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 
@@ -228,6 +230,35 @@ public sealed interface RunEvent {
         @Override
         public Changes change(Changes now, RunState state) {
             return now.with(now.look().without(entry));
+        }
+    }
+
+    /**
+     * Something more is put on.
+     *
+     * @param technique what was asked for
+     * @param entries what the look has more because of it, as it was worked out when it was asked for
+     */
+    record Addition(Stamp stamp, String technique, List<String> zones, int items, List<LookEntry> entries)
+            implements Reshaping {
+        public Addition {
+            zones = List.copyOf(new LinkedHashSet<>(zones));
+            entries = List.copyOf(entries);
+        }
+
+        @Override
+        public Changes change(Changes now, RunState state) {
+            List<LookEntry> all = new ArrayList<>(now.look().entries());
+            all.addAll(entries);
+            return now.with(now.look().with(all));
+        }
+    }
+
+    /** An entry, none of whose steps has begun, is done more or less strongly. */
+    record Strength(Stamp stamp, String entry, LookEntry.Strength strength) implements OfEntry {
+        @Override
+        public Changes change(Changes now, RunState state) {
+            return now.with(now.look().changing(entry, e -> e.strong(strength)));
         }
     }
 

@@ -20,7 +20,7 @@ import org.junit.jupiter.api.Test;
 
 /** What can be reported, and what cannot, said so that one can act on it. */
 class EventGuardTest {
-    private final EventGuard guard = new EventGuard(TRADE, Samples.PLANNER.puttingRight());
+    private final EventGuard guard = new EventGuard(TRADE, Samples.PLANNER);
     private static final Brief TWO = brief(lead("Ines"), assistant("Pell"));
 
     private final Mornings m = new Mornings(Samples.bellFounder(), TWO);
@@ -72,6 +72,8 @@ class EventGuardTest {
                 s -> new RunEvent.School(s, brow, "no-such"),
                 s -> new RunEvent.Coats(s, brow, 99),
                 s -> new RunEvent.Drop(s, "x", ""),
+                s -> new RunEvent.Addition(s, "no-such", List.of(), 0, List.of()),
+                s -> new RunEvent.Strength(s, "x", app.kemdro.core.look.LookEntry.Strength.HEAVY),
                 s -> new RunEvent.Join(s, Skill.LEAD),
                 RunEvent.Leave::new,
                 s -> new RunEvent.Room(s, new Brief.Room(80, 45, 1)),

@@ -64,10 +64,13 @@ final class Mornings {
 
     /** What is carried out now. */
     Plan plan() {
+        return ((Planning.Done) planning()).plan();
+    }
+
+    /** The same, or why it cannot be. */
+    Planning planning() {
         Changes c = changes();
-        Planning planning =
-                Samples.PLANNER.underWay(c.look(), c.brief(), first.chairIn(), c.extras(), first.schedule());
-        return ((Planning.Done) planning).plan();
+        return Samples.PLANNER.underWay(c.look(), c.brief(), first.chairIn(), c.extras(), first.schedule());
     }
 
     Chair.Again again(int second) {

@@ -193,8 +193,10 @@ final class ChairLife {
     }
 
     private void trouble(String name) {
-        JsonNode spots =
-                visit.on().json().readTree(visit.get(visit.at("chair/troubles"))).get("spots");
+        JsonNode spots = visit.on()
+                .json()
+                .readTree(visit.get(visit.at("chair/troubles")))
+                .get("spots");
         if (spots.size() > 0) {
             JsonNode one = anyOf(anyOf(spots).get("troubles"));
             JsonNode place = anyOf(one.get("places"));

@@ -47,7 +47,7 @@ public class Reports {
         this.outbox = outbox;
         this.locks = locks;
         this.transaction = transaction;
-        this.guard = new EventGuard(trade, plans.live().puttingRight());
+        this.guard = new EventGuard(trade, plans.live());
     }
 
     /**
