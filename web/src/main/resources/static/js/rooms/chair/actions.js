@@ -1,6 +1,7 @@
 // What can be pressed in the chair, and what is asked before it is reported.
 import { madeSmall } from '../../parts/picture.js';
 import { choose, prompt } from './ask.js';
+import { more } from './more.js';
 import { part } from './page.js';
 
 const AWAY = [
@@ -59,6 +60,7 @@ export class Actions {
       { key: 'x', label: 'leave out', off: over || !step || !here, act: () => this.leaveOut(step) },
       { key: 'l', label: 'trouble', off: over, act: () => this.trouble() },
       { key: 'r', label: 'once more', off: over, act: () => this.onceMore() },
+      { key: 'g', label: 'change', off: over, act: () => more(this) },
       { key: 'b', label: 'break', off: over || this.view.onBreak || this.view.hands.some((x) => x.running), act: () => this.send({ type: 'BREAK' }) },
       { key: 'h', label: 'hands', off: over, act: () => this.crew() },
       { key: 'm', label: 'note', off: over, act: () => this.note() },

@@ -111,6 +111,17 @@ export class Line {
     }
   }
 
+  /** What a report would do that is not made yet; `wrong` says why it cannot be. */
+  async would(report) {
+    try {
+      const answer = await this.post('would', JSON.stringify(report), 'application/json');
+      const said = await answer.json();
+      return answer.ok ? said : { wrong: said.wrong };
+    } catch {
+      return { wrong: 'The connection is gone. Try again when it is back.' };
+    }
+  }
+
   /** What the server lists there; nothing where it cannot be asked. */
   list(path) {
     return fetch(`${this.base}/${path}`)

@@ -115,6 +115,7 @@ final class ChairLife {
             case 3 -> clocks(view, name);
             case 4 -> swap(name);
             case 5 -> chairLever(name);
+            case 24, 25 -> more(name);
             case 6 ->
                 report(
                         "JOIN",
@@ -214,6 +215,31 @@ final class ChairLife {
         }
     }
 
+    /** Something more is put on; what is said before it is pressed comes true. */
+    private void more(String name) {
+        JsonNode parts =
+                visit.on().json().readTree(visit.get(visit.at("chair/more"))).get("parts");
+        String row = anyOf(parts).get("row").asString();
+        JsonNode offers = visit.on().json().readTree(visit.get(visit.at("chair/more/at?row=" + row)));
+        if (offers.size() == 0) {
+            return;
+        }
+        JsonNode offer = anyOf(offers);
+        Map<String, Object> report = new LinkedHashMap<>();
+        report.put("type", "ADDITION");
+        report.put("version", 2);
+        report.put("technique", offer.get("technique").asString());
+        report.put("zones", anyOf(offer.get("where")).get("zones"));
+        report.put("id", "would-%d-%05d".formatted(visit.id(), presses));
+        MockHttpServletResponse would = send("chair/would", report);
+        MockHttpServletResponse answer = report(report, name);
+        if (would.getStatus() != answer.getStatus()) {
+            visit.wrong("what was said before a press (%d) does not come true: %s"
+                    .formatted(would.getStatus(), visit.body(answer)));
+        }
+        visit.on().count("additions");
+    }
+
     private void swap(String name) {
         JsonNode all = visit.on().json().readTree(visit.get(visit.at("chair/swaps")));
         if (all.size() > 0) {
@@ -293,12 +319,16 @@ final class ChairLife {
     }
 
     private MockHttpServletResponse send(Map<String, Object> report) {
+        return send("chair/events", report);
+    }
+
+    private MockHttpServletResponse send(String to, Map<String, Object> report) {
         MockHttpServletResponse answer = visit.heard(
                 "REPORT " + report,
                 visit.on()
                         .mvc()
                         .post()
-                        .uri(visit.at("chair/events"))
+                        .uri(visit.at(to))
                         .contentType(MediaType.APPLICATION_JSON)
                         .content(visit.on().json().writeValueAsString(report))
                         .with(csrf())

@@ -33,6 +33,21 @@ public class EventWords {
         say(RunEvent.School.class, (e, step) -> "A lever was pulled");
         say(RunEvent.Coats.class, (e, step) -> "A lever was pulled");
         say(RunEvent.Drop.class, (e, step) -> "A lever was pulled");
+        say(
+                RunEvent.Addition.class,
+                (e, step) -> "Put on more: "
+                        + (trade.has(e.technique())
+                                ? trade.technique(e.technique()).name()
+                                : "something") + ", "
+                        + trade.body().say(trade.body().sorted(e.zones())));
+        say(
+                RunEvent.Strength.class,
+                (e, step) -> "Something is done "
+                        + switch (e.strength()) {
+                            case LIGHT -> "more lightly";
+                            case USUAL -> "as usual";
+                            case HEAVY -> "more strongly";
+                        });
         say(RunEvent.Join.class, (e, step) -> e.hands() + " joined");
         say(RunEvent.Leave.class, (e, step) -> e.hands() + " left");
         say(RunEvent.Room.class, (e, step) -> "The room changed");

@@ -72,6 +72,16 @@ public class Reports {
         }
     }
 
+    /**
+     * Where the run would stand after a report that nobody has made yet. Nothing is stored.
+     *
+     * @throws NotPossible when that cannot be
+     */
+    public RunNow would(Run run, RunEvent event) {
+        RunNow before = standings.of(run);
+        return replanning.after(allowed(guard.check(event, before.stands())), before);
+    }
+
     private record Stored(RunNow now, List<FollowUp> due) {}
 
     private Stored store(RunNow after, RunNow before, List<RunEvent> added, String account) {

@@ -11,7 +11,8 @@ import org.springframework.web.bind.annotation.RestControllerAdvice;
 
 /** Refusals as the screens of the chair understand them. */
 @Order(Ordered.HIGHEST_PRECEDENCE)
-@RestControllerAdvice(assignableTypes = {ChairController.class, PressController.class, HelpController.class})
+@RestControllerAdvice(
+        assignableTypes = {ChairController.class, PressController.class, HelpController.class, MoreController.class})
 class Refusals {
     /**
      * Why a report was refused.
