@@ -17,9 +17,17 @@ export function choose(title, about, rows, label) {
       dialog.onkeydown = null;
       done(value);
     };
+    // many names of which little is to be said stand side by side
+    part('choices').classList.toggle('short', rows.length > 5 && rows.filter(([, , small]) => small).length < 5);
     part('choices').replaceChildren(
       ...rows.map(([words, value, small], k) => {
-        const button = html('button', { type: 'button' }, html('u', {}, String(k + 1)), html('b', {}, words), small ? html('small', {}, small) : null);
+        const button = html(
+          'button',
+          { type: 'button' },
+          html('u', {}, k < 9 ? String(k + 1) : ''),
+          html('b', {}, words),
+          small ? html('small', {}, small) : null,
+        );
         button.addEventListener('click', () => close(value));
         return button;
       }),

@@ -7,6 +7,8 @@ const STRENGTHS = [
   ['Stronger', 'HEAVY'],
 ];
 
+const low = (text) => text[0].toLowerCase() + text.slice(1);
+
 /** Changes the look while the run is on. */
 export async function more(actions) {
   const { parts = [], waiting = [] } = await actions.line.list('more');
@@ -31,11 +33,21 @@ async function add(actions, parts) {
   );
   if (!part) return;
   const offers = await actions.line.list(`more/at?row=${encodeURIComponent(part.row)}`);
-  const offer = await choose(
+  const family = await choose(
     part.says,
     'What is put on?',
-    offers.map((o) => [o.says, o, o.because]),
+    [...new Set(offers.map((o) => o.family))].map((f) => [f, f]),
   );
+  if (!family) return;
+  const schools = offers.filter((o) => o.family === family);
+  const offer =
+    schools.length === 1
+      ? schools[0]
+      : await choose(
+          family,
+          'How?',
+          schools.map((o) => [o.says, o, o.because]),
+        );
   if (!offer) return;
   const where =
     offer.where.length === 1
@@ -76,11 +88,11 @@ async function meant(actions, report, title) {
   }
   const lines = [
     would.wrong,
-    would.comes.length ? `With it: ${would.comes.join(', ')}.` : '',
-    would.goes.length ? `Without: ${would.goes.join(', ')}.` : '',
+    would.comes.length ? `With it: ${would.comes.map(low).join(', ')}.` : '',
+    would.goes.length ? `Without: ${would.goes.map(low).join(', ')}.` : '',
     ...would.asks,
   ];
-  const yes = await choose(title, lines.filter(Boolean).join(' '), [
+  const yes = await choose(title, lines.filter(Boolean).join('\n'), [
     [`Do it: ready ${would.ready}`, true, would.change],
     ['Leave it as it is', false],
   ]);

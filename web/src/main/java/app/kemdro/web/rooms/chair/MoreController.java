@@ -90,7 +90,7 @@ class MoreController {
     record Where(String says, List<String> zones) {}
 
     /** Something more. */
-    record Offer(String technique, String says, String because, List<Where> where) {}
+    record Offer(String technique, String family, String says, String because, List<Where> where) {}
 
     @GetMapping("/jobs/{id}/chair/more/at")
     @ResponseBody
@@ -101,7 +101,7 @@ class MoreController {
                 .filter(t -> trade.lateWork().allows(t) && !zones(t, row).isEmpty())
                 .filter(t ->
                         Reactions.barring(t, zones(t, row), reactsTo, trade).isEmpty())
-                .map(t -> new Offer(t.id(), t.name(), t.because(), where(zones(t, row))))
+                .map(t -> new Offer(t.id(), t.family(), t.name(), t.because(), where(zones(t, row))))
                 .toList();
     }
 
