@@ -2,6 +2,7 @@ package app.kemdro.core.method;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 
@@ -24,6 +25,7 @@ import java.util.stream.Stream;
  * @param coats how many coats, or rounds, are usual and allowed
  * @param items how many things are usual and allowed, for what is counted
  * @param accepts pairs of layers, one of them its own, that this school lays knowingly
+ * @param choice how something that is chosen inside a school is chosen here; empty where nothing is
  */
 public record Technique(
         String id,
@@ -49,10 +51,25 @@ public record Technique(
         List<StepTemplate> steps,
         Profile profile,
         Make make,
-        List<Acceptance> accepts) {
+        List<Acceptance> accepts,
+        Optional<Choice> choice) {
 
     public boolean is(Role role) {
         return roles.contains(role);
+    }
+
+    /**
+     * What is chosen inside a school.
+     *
+     * @param of the school as it is usual, by id
+     * @param asks what is chosen, as "cover"
+     * @param says how it is chosen here
+     */
+    public record Choice(String of, String asks, String says) {}
+
+    /** The school it belongs to, whatever is chosen inside it: its own id where nothing is. */
+    public String school() {
+        return choice.map(Choice::of).orElse(id);
     }
 
     /** What happens in a zone, as drawn on the figure. */

@@ -55,7 +55,7 @@ final class TradeReader {
         TradeReader reader =
                 new TradeReader(body, materials, laws, file.apply("fingers").get("states"));
         Strata strata = Strata.read(file.apply("strata"));
-        Map<String, DataNode> nodes = DataFiles.entries(techniqueFiles);
+        Map<String, DataNode> nodes = Choices.opened(DataFiles.entries(techniqueFiles));
         List<Technique> techniques = new ArrayList<>();
         nodes.forEach((id, node) -> techniques.add(reader.technique(id, likeAnother(id, node, nodes), strata)));
         reader.checkStates(techniques, nodes);
@@ -114,7 +114,7 @@ final class TradeReader {
             throw node.get("like").broken("like '" + other + "': no technique has this name");
         }
         DataNode base = likeAnother(other, nodes.get(other), nodes);
-        DataNode both = node.over(base, Set.of("like", "implied", "between", "of", "under"));
+        DataNode both = node.over(base, Set.of("like", "implied", "between", "of", "under", "choices"));
         if (node.find("steps") != null) {
             return node.find("change-steps") == null ? both.without(Set.of("change-steps")) : both;
         }
@@ -157,7 +157,9 @@ final class TradeReader {
                 "bench",
                 "weight",
                 "thickness",
-                "accepts"));
+                "accepts",
+                "choices",
+                "choice"));
         Set<String> zones = stepReader.zones(node, "zones");
         if (zones.isEmpty()) {
             zones = body.zones().stream()
@@ -210,7 +212,8 @@ final class TradeReader {
                                         .toList(),
                         node.number("weight", 0, 0, 20),
                         node.number("thickness", 0, 0, 200)),
-                accepts(node));
+                accepts(node),
+                Choices.of(id, node));
         checkPlaces(node, technique);
         return technique;
     }

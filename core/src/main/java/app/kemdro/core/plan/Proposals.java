@@ -79,8 +79,23 @@ public final class Proposals {
         return proposals;
     }
 
-    /** Techniques of a family for these zones, best first; what the performer reacts to comes last. */
+    /**
+     * Schools of a family for these zones, best first; what the performer reacts to comes last. Of what is chosen inside a school only
+     * the usual stands here, or the first choice that the performer bears.
+     */
     public List<Weighed> schools(String family, Collection<String> zones) {
+        List<Weighed> all = choices(family, zones);
+        return all.stream()
+                .filter(w -> w.equals(all.stream()
+                        .filter(o -> o.technique().school().equals(w.technique().school()))
+                        .min(Comparator.comparing(Weighed::barred)
+                                .thenComparing(o ->
+                                        !o.technique().id().equals(o.technique().school())))
+                        .orElseThrow()))
+                .toList();
+    }
+
+    private List<Weighed> choices(String family, Collection<String> zones) {
         return weigh(
                 trade.techniques().stream()
                         .filter(t -> t.family().equals(family) && t.zones().containsAll(zones))
@@ -213,12 +228,14 @@ public final class Proposals {
                 continue;
             }
             Weighed best = all.get(0);
-            double chosen = all.stream()
+            double chosen = choices(now.family(), entry.zones()).stream()
                     .filter(w -> w.technique().equals(now))
                     .mapToDouble(Weighed::points)
                     .findFirst()
                     .orElse(0);
-            if (!best.barred() && best.points() - chosen >= MUCH_BETTER) {
+            if (!best.barred()
+                    && !best.technique().school().equals(now.school())
+                    && best.points() - chosen >= MUCH_BETTER) {
                 proposals.add(new Proposal(
                         best.technique().name() + " instead of " + now.name().toLowerCase(Locale.ROOT) + ", "
                                 + trade.body().say(entry.zones()),

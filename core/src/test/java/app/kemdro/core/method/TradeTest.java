@@ -24,9 +24,11 @@ class TradeTest {
 
     @Test
     void browsCanBeBlockedByAllSchoolsOfTheTrade() {
-        assertThat(TRADE.schoolsBeside(TRADE.technique("brow-powder-each")))
-                .extracting(Technique::id)
+        assertThat(TRADE.schoolsBeside(TRADE.technique("brow-powder-each")).stream()
+                        .map(Technique::school)
+                        .distinct())
                 .containsExactly(
+                        "brow-powder-each",
                         "brow-powder-last",
                         "brow-trowel",
                         "brow-one-coat",
@@ -34,11 +36,36 @@ class TradeTest {
                         "brow-adhesive",
                         "brow-wax",
                         "brow-tone-down",
-                        "brow-powder-each-bare",
                         "brow-stick-soft",
                         "brow-gum",
                         "brow-jelly",
                         "brow-wax-carved");
+    }
+
+    /** [T13] Cover is a choice inside every school of the glue stick: none, cream, or a stiff stick and foundation; hand-read from the steps. */
+    @Test
+    void coverIsAChoiceInsideASchool() {
+        for (String school :
+                List.of("brow-powder-each", "brow-powder-last", "brow-trowel", "brow-one-coat", "brow-two-tacky")) {
+            assertThat(laid(school)).endsWith("cream-stick");
+            assertThat(laid(school + "-soft")).endsWith("cream-stick", "cream");
+            List<String> bare = laid(school + "-bare");
+            assertThat(bare).doesNotContain("cream-stick", "cream");
+            assertThat(bare).isEqualTo(laid(school).subList(0, bare.size()));
+            assertThat(TRADE.technique(school + "-bare").school()).isEqualTo(school);
+            assertThat(TRADE.technique(school + "-bare").choice().orElseThrow().says())
+                    .isEqualTo("no cover");
+        }
+        assertThat(TRADE.technique("brow-gum").choice()).isEmpty();
+        assertBroken(
+                ONE + "  choices: { asks: Cover, usual: cream, others: { bare: { because: A test. } } }\n", "says");
+    }
+
+    private static List<String> laid(String technique) {
+        return TRADE.technique(technique).steps().stream()
+                .map(s -> s.material())
+                .filter(m -> m != null)
+                .toList();
     }
 
     /** A technique that is like one that is like another keeps what the one between them changed. */

@@ -76,7 +76,12 @@ final class LookRoom {
             String risk,
             String neverFilmed,
             List<String> cautions,
+            String asks,
+            List<Choice> choices,
             List<Instead> instead) {}
+
+    /** Something that is chosen inside a school. */
+    record Choice(String techniqueId, String says, boolean now) {}
 
     /** A number that can be chosen. */
     record Counts(String word, int now, int least, int most, boolean choice) {}
@@ -137,6 +142,8 @@ final class LookRoom {
                 technique.profile().risk(),
                 technique.profile().neverFilmed(),
                 technique.cautions(),
+                technique.choice().map(Technique.Choice::asks).orElse(""),
+                choices(entry, technique),
                 schools(entry, technique));
     }
 
@@ -223,6 +230,15 @@ final class LookRoom {
         return LookChange.otherSide(job.look(), entry, body).isPresent() ? "together" : "";
     }
 
+    private List<Choice> choices(LookEntry entry, Technique technique) {
+        return trade.techniques().stream()
+                .filter(t -> t.school().equals(technique.school()) && t.choice().isPresent())
+                .filter(t ->
+                        t.equals(technique) || offers.barred(t, zonesOf(entry)).isEmpty())
+                .map(t -> new Choice(t.id(), t.choice().orElseThrow().says(), t.equals(technique)))
+                .toList();
+    }
+
     private List<Instead> schools(LookEntry entry, Technique technique) {
         return schoolsFor(entry, technique).stream()
                 .map(w -> new Instead(
@@ -251,7 +267,7 @@ final class LookRoom {
 
     private List<Weighed> schoolsFor(LookEntry entry, Technique technique) {
         return proposals.schools(technique.family(), zonesOf(entry)).stream()
-                .filter(w -> !w.technique().equals(technique))
+                .filter(w -> !w.technique().school().equals(technique.school()))
                 .toList();
     }
 

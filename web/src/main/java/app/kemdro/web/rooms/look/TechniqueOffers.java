@@ -81,6 +81,7 @@ final class TechniqueOffers {
                 .toList();
         return all.isEmpty()
                 ? techniques.stream()
+                        .filter(t -> t.school().equals(t.id()))
                         .map(t -> new Weighed(t, 0, "", !barred(t, zones).isEmpty()))
                         .toList()
                 : all;
