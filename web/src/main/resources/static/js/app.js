@@ -47,6 +47,11 @@ for (const bag of document.querySelectorAll('[data-bag]')) {
     });
   }
 }
+const sides = document.querySelector('[data-sides]');
+if (sides) {
+  const { mountSides } = await import('./rooms/book/sides.js');
+  mountSides(sides);
+}
 if (document.body.dataset.strike) {
   const { mountStrike } = await import('./rooms/strike/strike.js');
   mountStrike();

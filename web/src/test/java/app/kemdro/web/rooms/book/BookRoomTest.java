@@ -28,6 +28,7 @@ import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.http.MediaType;
 import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
 
@@ -84,6 +85,41 @@ class BookRoomTest {
         return out.toByteArray();
     }
 
+    /** [T51] 300 px are 150 mm: 80 px beside 90 px are 40 and 45 mm; the mark that was pressed first is the right one of the picture. */
+    private void sidesAreCompared(String page) throws Exception {
+        assertThat(lead.get(page)).contains("Left against right", "widest, on one side");
+        String marks = "{\"marks\":[%s],\"width\":150,\"error\":1}";
+        assertThat(sides(page, marks.formatted(mark(100, 200) + "," + mark(400, 200))))
+                .contains("two marks of its middle");
+        assertThat(sides(
+                        page,
+                        marks.formatted(String.join(
+                                ",",
+                                mark(100, 200),
+                                mark(400, 200),
+                                mark(250, 100),
+                                mark(250, 500),
+                                mark(340, 200),
+                                mark(170, 212)))))
+                .contains("1 mm is 2.0 px", "right 5.0 mm further out (45.0, 40.0)", "left 6.0 mm lower");
+    }
+
+    private static String mark(int x, int y) {
+        return "{\"x\":" + x + ",\"y\":" + y + "}";
+    }
+
+    private String sides(String page, String marks) throws Exception {
+        return mvc.post()
+                .uri(page)
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(marks)
+                .with(csrf())
+                .with(user("pell").roles("HANDS"))
+                .exchange()
+                .getResponse()
+                .getContentAsString(java.nio.charset.StandardCharsets.UTF_8);
+    }
+
     @Test
     void picturesComeIntoTheBookByEverybodyWhoWorksOnItAndGoOutAgain() throws Exception {
         String book = "/jobs/" + test.id() + "/book?run=" + held.id();
@@ -96,6 +132,7 @@ class BookRoomTest {
         assertThat(shown.find()).isTrue();
         String picture = "/jobs/" + test.id() + "/chair/pictures/" + shown.group(1);
         assertThat(lead.answer(picture).getContentType()).isEqualTo("image/jpeg");
+        sidesAreCompared("/jobs/" + test.id() + "/book/pictures/" + shown.group(1) + "/sides");
         lead.post("/jobs/" + test.id() + "/chair/runs/" + held.id() + "/pictures/" + shown.group(1) + "/remove");
         assertThat(lead.answer(picture).getStatus()).isEqualTo(404);
         assertThat(lead.get(book)).doesNotContain(shown.group(1));
