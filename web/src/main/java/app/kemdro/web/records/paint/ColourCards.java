@@ -9,6 +9,8 @@ import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import org.springframework.stereotype.Component;
 
 /** The recipes of a job as mixing cards, with as much of each paint as its zones take. */
@@ -37,6 +39,28 @@ public class ColourCards {
     /** The cards of a job. */
     public List<Card> of(Plan plan, Job job) {
         return recipes.of(job.id()).stream().map(r -> card(r, plan, job)).toList();
+    }
+
+    /**
+     * Paint by its shade, mixes as the paints they are stirred from.
+     *
+     * @param grams as much as all zones that are painted with it take
+     */
+    public record Shade(String paint, String grams) {}
+
+    /** What a day takes of each paint for which there is a recipe; most first. */
+    public List<Shade> shades(Plan plan, Job job) {
+        Map<String, Double> sums = new TreeMap<>();
+        for (KeptRecipe recipe : recipes.of(job.id())) {
+            double grams = needed(recipe.entry(), plan);
+            int all = recipe.parts().stream().mapToInt(KeptRecipe.Part::parts).sum();
+            recipe.parts().forEach(p -> sums.merge(p.paint(), grams * p.parts() / all, Double::sum));
+        }
+        return sums.entrySet().stream()
+                .filter(e -> e.getValue() > 0)
+                .sorted(Map.Entry.<String, Double>comparingByValue().reversed())
+                .map(e -> new Shade(e.getKey(), Words.grams(e.getValue())))
+                .toList();
     }
 
     private Card card(KeptRecipe recipe, Plan plan, Job job) {

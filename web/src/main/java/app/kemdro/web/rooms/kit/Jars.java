@@ -50,13 +50,18 @@ final class Jars {
     /** Something to buy. */
     record Buy(String what, String amount, String euros) {}
 
-    Jar of(Stock s) {
+    /** A jar; what is made for this look is in no house yet, whatever lies on its shelves. */
+    Jar of(Stock s, Set<String> made) {
         Need n = s.need();
+        boolean isMade = made.contains(n.family().id()) && s.barred().isEmpty();
         String state = "enough";
         String why = "";
         if (!s.barred().isEmpty()) {
             state = "not for this performer";
             why = "reacts to " + s.barred();
+        } else if (isMade) {
+            state = "made on the bench";
+            why = "for this look";
         } else if (Stock.isFromTheTap(n)) {
             state = "from the tap";
         } else if (s.good().isEmpty() && !s.past().isEmpty()) {
@@ -76,12 +81,14 @@ final class Jars {
                 trade.body().say(n.zones()),
                 amount(n.isCounted() ? n.pieces() : n.grams(), n),
                 amount(s.wanted(), n),
-                amount(s.have(), n) + " in the house"
-                        + (s.isShort() || Stock.isFromTheTap(n) ? "" : ", leaves " + amount(s.have() - s.wanted(), n)),
+                (isMade ? "" : amount(s.have(), n) + " in the house")
+                        + (isMade || s.isShort() || Stock.isFromTheTap(n)
+                                ? ""
+                                : ", leaves " + amount(s.have() - s.wanted(), n)),
                 state,
                 why,
                 String.format(Locale.ROOT, "%.1f", 38 - 20 * Math.min(1.0, s.full())),
-                s.isShort() || !s.barred().isEmpty(),
+                !isMade && s.isShort() || !s.barred().isEmpty(),
                 n.removes(),
                 n.family().id(),
                 note(s));
@@ -113,10 +120,10 @@ final class Jars {
     }
 
     /** What is short, by who sells it. */
-    static Map<String, List<Buy>> shopping(List<Stock> all) {
+    static Map<String, List<Buy>> shopping(List<Stock> all, Set<String> made) {
         Map<String, List<Buy>> bySupplier = new TreeMap<>();
         for (Stock s : all) {
-            if (!s.isShort()) {
+            if (!s.isShort() || made.contains(s.need().family().id())) {
                 continue;
             }
             Optional<ProductValues> product = s.toBuy();

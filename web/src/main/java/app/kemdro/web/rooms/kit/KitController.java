@@ -15,6 +15,7 @@ import app.kemdro.web.parts.print.Sheets;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
+import app.kemdro.web.records.paint.ColourCards;
 import app.kemdro.web.records.plan.Plans;
 import app.kemdro.web.records.product.Products;
 import app.kemdro.web.records.run.Runs;
@@ -28,6 +29,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -62,6 +64,8 @@ class KitController {
     private final Substitutes substitutes;
     private final Safety safety;
     private final List<Tool> tools;
+    private final Bag bag;
+    private final ColourCards colours;
 
     KitController(
             Jobs jobs,
@@ -72,7 +76,11 @@ class KitController {
             Runs runs,
             Sheets sheets,
             Stocks stocks,
+            Bag bag,
+            ColourCards colours,
             Trade trade) {
+        this.bag = bag;
+        this.colours = colours;
         this.stocks = stocks;
         this.used = used;
         this.runs = runs;
@@ -201,14 +209,21 @@ class KitController {
 
     private void fill(Model model, Plan plan, Job job, int days) {
         List<Stock> all = stock(plan, job, days);
-        List<Jar> shelf = all.stream().map(jars::of).toList();
+        Set<String> made = bag.made(plan);
+        List<Jar> shelf = all.stream().map(s -> jars.of(s, made)).toList();
+        model.addAttribute("shades", colours.shades(plan, job));
+        model.addAttribute("things", bag.things(plan, job));
         int[] wipes = amounts.wipes(plan);
         model.addAttribute("short", shelf.stream().filter(Jar::isShort).toList());
         model.addAttribute("enough", shelf.stream().filter(j -> !j.isShort()).toList());
         model.addAttribute("jars", shelf);
-        model.addAttribute("shopping", Jars.shopping(all));
+        model.addAttribute("shopping", Jars.shopping(all, made));
         model.addAttribute(
-                "euros", Math.round(all.stream().mapToDouble(Stock::euros).sum()));
+                "euros",
+                Math.round(all.stream()
+                        .filter(s -> !made.contains(s.need().family().id()))
+                        .mapToDouble(Stock::euros)
+                        .sum()));
         model.addAttribute("wipes", wipes[0] + " to " + wipes[1]);
         model.addAttribute("ruined", Jars.ruined(all));
         model.addAttribute("small", small(plan));
@@ -227,6 +242,7 @@ class KitController {
     ResponseEntity<byte[]> csv(@PathVariable long id) {
         Job job = jobs.get(id);
         List<List<Object>> rows = new ArrayList<>();
+        Set<String> made = plans.of(job).plan().map(bag::made).orElse(Set.of());
         for (Stock s : plans.of(job).plan().map(p -> stock(p, job, ONE_DAY)).orElse(List.of())) {
             Need n = s.need();
             rows.add(List.of(
@@ -236,7 +252,7 @@ class KitController {
                     round(n.packed()),
                     n.pieces(),
                     round(s.have()),
-                    jars.of(s).state(),
+                    jars.of(s, made).state(),
                     String.join(" ", n.zones())));
         }
         return Files.kept(
@@ -264,10 +280,12 @@ class KitController {
                         "performer", job.brief().performer().name(),
                         "jars",
                                 stock(plan.get(), job, ONE_DAY).stream()
-                                        .map(jars::of)
+                                        .map(s -> jars.of(s, bag.made(plan.get())))
                                         .toList(),
                         "wipes", wipes[0] + " to " + wipes[1],
-                        "small", small(plan.get())),
+                        "small", small(plan.get()),
+                        "shades", colours.shades(plan.get(), job),
+                        "things", bag.things(plan.get(), job)),
                 11,
                 9.5,
                 8.2,
@@ -290,6 +308,7 @@ class KitController {
     @ResponseBody
     List<Needed> json(@PathVariable long id) {
         Job job = jobs.get(id);
+        Set<String> made = plans.of(job).plan().map(bag::made).orElse(Set.of());
         return plans.of(job).plan().map(p -> stock(p, job, ONE_DAY)).orElse(List.of()).stream()
                 .map(s -> new Needed(
                         s.need().family().id(),
@@ -298,7 +317,7 @@ class KitController {
                         s.need().packed(),
                         s.need().pieces(),
                         s.have(),
-                        jars.of(s).state(),
+                        jars.of(s, made).state(),
                         s.need().zones()))
                 .toList();
     }

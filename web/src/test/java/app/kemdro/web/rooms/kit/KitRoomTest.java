@@ -1,10 +1,12 @@
 package app.kemdro.web.rooms.kit;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
+import app.kemdro.core.plan.Plan;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.Stamp;
 import app.kemdro.core.run.StepState.Status;
@@ -14,6 +16,7 @@ import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
+import app.kemdro.web.records.paint.ColourCards;
 import app.kemdro.web.records.plan.Plans;
 import app.kemdro.web.records.product.Products;
 import app.kemdro.web.records.run.Reports;
@@ -39,6 +42,9 @@ class KitRoomTest {
 
     @Autowired
     private Plans plans;
+
+    @Autowired
+    private ColourCards colours;
 
     @Autowired
     private Seats seats;
@@ -90,6 +96,32 @@ class KitRoomTest {
             change("quay-acrylic", "packs", "2");
             change("heath-latex", "expires", "2028-01-31");
         }
+    }
+
+    /** [T47] Pieces by where they go, and made for this look, not taken off a shelf; paint by its shade, as much as its parts are of what its zones take. */
+    @Test
+    void theBagHasPiecesByPlaceAndPaintByShade() throws Exception {
+        String bag = get("/jobs/2/kit/bag");
+        assertThat(bag)
+                .contains("Pieces, by place")
+                .containsPattern("foam latex piece</b> <span>[^<]*(nose|forehead|cheek)");
+        assertThat(get("/jobs/2/kit")).contains("made on the bench");
+        assertThat(bag).contains("Paint, by shade");
+        Plan plan = plans.of(jobs.get(2)).plan().orElseThrow();
+        List<ColourCards.Card> cards = colours.of(plan, jobs.get(2));
+        double whole = cards.stream()
+                .filter(c -> !c.whole().isEmpty())
+                .mapToDouble(c -> grams(c.whole()))
+                .sum();
+        double shades = colours.shades(plan, jobs.get(2)).stream()
+                .mapToDouble(s -> grams(s.grams()))
+                .sum();
+        assertThat(whole).isPositive();
+        assertThat(shades).isCloseTo(whole, within(0.1 * whole));
+    }
+
+    private static double grams(String said) {
+        return Double.parseDouble(said.replaceAll("[^0-9.]", ""));
     }
 
     @Test
