@@ -49,7 +49,16 @@ public final class Body {
 
     static Body read(DataNode file) {
         file.onlyKeys(Set.of(
-                "rows", "pins", "groups", "zones", "moving", "scales-with-head", "one-piece", "scalp", "vanish"));
+                "rows",
+                "pins",
+                "groups",
+                "zones",
+                "moving",
+                "scales-with-head",
+                "one-piece",
+                "scalp",
+                "vanish",
+                "blind-look"));
         List<String> rows = file.words("rows");
         Map<String, Zone> zones = new LinkedHashMap<>();
         Map<String, DataNode> places = file.get("zones").entries();
@@ -101,9 +110,15 @@ public final class Body {
      * @param onePiece regions whose skin is prepared in one go
      * @param scalp the row where hair of one's own shows
      * @param vanish what a brief can ask to vanish, in words by zone
+     * @param blindLook what is said with work that one does not see on oneself
      */
     private record Kinds(
-            Set<String> moving, Set<String> head, Set<String> onePiece, String scalp, Map<String, String> vanish) {
+            Set<String> moving,
+            Set<String> head,
+            Set<String> onePiece,
+            String scalp,
+            Map<String, String> vanish,
+            String blindLook) {
 
         static Kinds read(DataNode file, Map<String, Zone> zones, List<String> rows) {
             Set<String> regions = zones.values().stream().map(Zone::region).collect(Collectors.toSet());
@@ -121,7 +136,8 @@ public final class Body {
                     known(file, "scales-with-head", file.words("scales-with-head"), regions),
                     known(file, "one-piece", file.words("one-piece"), regions),
                     scalp,
-                    vanish);
+                    vanish,
+                    file.text("blind-look", ""));
         }
 
         private static Set<String> known(DataNode file, String key, Collection<String> named, Collection<String> all) {
@@ -150,6 +166,11 @@ public final class Body {
     /** Whether hair of one's own shows there, if there is any. */
     public boolean isScalp(Zone zone) {
         return zone.row().equals(kinds.scalp()) && zone.hairy();
+    }
+
+    /** What is said with work in places that one reaches on oneself and does not see. */
+    public String blindLook() {
+        return kinds.blindLook();
     }
 
     /** What a brief can ask to vanish, in words by zone. */

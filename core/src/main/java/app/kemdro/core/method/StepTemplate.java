@@ -71,17 +71,40 @@ public record StepTemplate(
 
     /** The same, following another step and as often as that. */
     StepTemplate after(StepTemplate other) {
+        return copy(other.zones, other.each, other.eachOwn, List.of(other.id), lookFor, performer, posture, aloneSays);
+    }
+
+    /** The same as it is done on oneself: a pose that nobody can work in is not asked for. */
+    public StepTemplate onOneself() {
+        return aloneSays.isEmpty() ? this : copy(zones, each, eachOwn, after, lookFor, aloneSays, Map.of(), "");
+    }
+
+    /** The same, with something more to look for. */
+    public StepTemplate looking(String more) {
+        String both = lookFor.isEmpty() ? more : lookFor + "; " + more;
+        return copy(zones, each, eachOwn, after, both, performer, posture, aloneSays);
+    }
+
+    private StepTemplate copy(
+            List<String> on,
+            boolean one,
+            boolean own,
+            List<String> follows,
+            String look,
+            String keeps,
+            Map<String, String> pose,
+            String says) {
         return new StepTemplate(
                 id,
                 name,
                 coats,
                 law,
                 minutesPerItem,
-                other.zones,
-                other.each,
-                other.eachOwn,
+                on,
+                one,
+                own,
                 holds,
-                List.of(other.id),
+                follows,
                 begins,
                 within,
                 material,
@@ -94,53 +117,15 @@ public record StepTemplate(
                 dryer,
                 skill,
                 alone,
-                lookFor,
-                performer,
-                posture,
+                look,
+                keeps,
+                pose,
                 together,
                 strip,
                 mist,
                 onlyAlone,
                 fingers,
-                aloneSays);
-    }
-
-    /** The same as it is done on oneself: a pose that nobody can work in is not asked for. */
-    public StepTemplate onOneself() {
-        return aloneSays.isEmpty()
-                ? this
-                : new StepTemplate(
-                        id,
-                        name,
-                        coats,
-                        law,
-                        minutesPerItem,
-                        zones,
-                        each,
-                        eachOwn,
-                        holds,
-                        after,
-                        begins,
-                        within,
-                        material,
-                        sets,
-                        setsOn,
-                        waitsMinutes,
-                        aside,
-                        coatWeight,
-                        thinnerEachCoat,
-                        dryer,
-                        skill,
-                        alone,
-                        lookFor,
-                        aloneSays,
-                        Map.of(),
-                        together,
-                        strip,
-                        mist,
-                        onlyAlone,
-                        fingers,
-                        "");
+                says);
     }
 
     /** A strip on a head of 56 cm round: its length grows with the head, its width does not. */

@@ -128,7 +128,8 @@ final class Expansion {
         }
     }
 
-    private Expanded expanded(Entry entry, StepTemplate template, int coat, List<String> zones, @Nullable String each) {
+    private Expanded expanded(Entry entry, StepTemplate written, int coat, List<String> zones, @Nullable String each) {
+        StepTemplate template = seen(written, zones);
         String id = entry.id() + "/" + template.id() + (coat > 0 ? "#" + coat : "") + (each == null ? "" : "@" + each);
         Optional<Material> material = Optional.ofNullable(template.material()).map(trade.materials()::family);
         double thickness = template.coatWeight()
@@ -198,6 +199,15 @@ final class Expansion {
                                 .toList()),
                 trait(entry, template, coat, zones, everything));
         return new Expanded(entry, step, task, coat, each, Settling.sections(modes.get(0), laying, follow));
+    }
+
+    /** On oneself, what lies where one does not see it is looked at otherwise. */
+    private StepTemplate seen(StepTemplate template, List<String> zones) {
+        boolean blind = brief.selfApplied()
+                && !template.aside()
+                && !body.blindLook().isEmpty()
+                && zones.stream().anyMatch(z -> body.zone(z).blindInMirror());
+        return blind ? template.looking(body.blindLook()) : template;
     }
 
     private Trait trait(Entry entry, StepTemplate template, int coat, List<String> zones, boolean everything) {

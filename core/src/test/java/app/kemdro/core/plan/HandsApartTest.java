@@ -103,6 +103,21 @@ class HandsApartTest {
         assertThat(right.start()).isGreaterThanOrEqualTo(left.end());
     }
 
+    /** What one reaches and does not see is looked at in a second mirror; only on oneself, and only there. */
+    @Test
+    void whatOneDoesNotSeeIsLookedAtOtherwise() {
+        Look neck = Samples.look(Samples.entry("base-cream", "nape"), Samples.entry("foam-piece", "chin"));
+        assertThat(Samples.planned(neck, alone(Map.of(), "Ines")).steps())
+                .filteredOn(s -> s.technique().id().equals("base-cream")
+                        || s.technique().id().equals("foam-piece"))
+                .filteredOn(s -> !s.template().aside())
+                .isNotEmpty()
+                .allSatisfy(s -> assertThat(s.lookFor().contains("second mirror"))
+                        .isEqualTo(s.zones().contains("nape")));
+        assertThat(Samples.planned(neck, Samples.brief(Samples.lead("Ines"))).steps())
+                .noneMatch(s -> s.lookFor().contains("second mirror"));
+    }
+
     /** Somebody else paints both hands as one, and neither last. */
     @Test
     void othersPaintBothHandsAtOnce() {

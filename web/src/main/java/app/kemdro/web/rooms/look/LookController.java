@@ -17,6 +17,7 @@ import app.kemdro.web.parts.json.Json;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.plan.Plans;
+import app.kemdro.web.records.plan.Removals;
 import app.kemdro.web.records.run.Runs;
 import app.kemdro.web.records.school.UsualSchools;
 import app.kemdro.web.rooms.Rooms;
@@ -43,16 +44,26 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class LookController {
     private final Jobs jobs;
     private final Plans plans;
+    private final Removals removals;
     private final Rooms rooms;
     private final Runs runs;
     private final UsualSchools usual;
     private final Trade trade;
     private final Json json;
 
-    LookController(Jobs jobs, Plans plans, Rooms rooms, Runs runs, UsualSchools usual, Trade trade, Json json) {
+    LookController(
+            Jobs jobs,
+            Plans plans,
+            Removals removals,
+            Rooms rooms,
+            Runs runs,
+            UsualSchools usual,
+            Trade trade,
+            Json json) {
         this.usual = usual;
         this.jobs = jobs;
         this.plans = plans;
+        this.removals = removals;
         this.rooms = rooms;
         this.runs = runs;
         this.trade = trade;
@@ -73,7 +84,7 @@ class LookController {
         Optional<Plan> plan = rooms.open(model, job, "look");
         List<String> known =
                 trade.body().sorted(zones.stream().filter(trade.body()::has).toList());
-        LookRoom room = new LookRoom(trade, plans, job, plan, known, usual.of(artist));
+        LookRoom room = new LookRoom(trade, plans, removals, job, plan, known, usual.of(artist));
         BareSkin bare = room.bare();
         model.addAttribute("zones", known);
         model.addAttribute("joined", String.join(",", known));
@@ -107,7 +118,8 @@ class LookController {
     @ResponseBody
     Map<String, String> insteads(@PathVariable long id, @RequestParam List<String> zones, Principal who) {
         Job job = jobs.get(id);
-        return new LookRoom(trade, plans, job, plans.of(job).plan(), zones, usual.of(who.getName())).insteads();
+        return new LookRoom(trade, plans, removals, job, plans.of(job).plan(), zones, usual.of(who.getName()))
+                .insteads();
     }
 
     private String mirrored(List<String> zones) {
@@ -296,7 +308,8 @@ class LookController {
     @PostMapping("/jobs/{id}/look/propose")
     String propose(@ModelAttribute Press press, @RequestParam String says, Model model, RedirectAttributes after) {
         Job job = jobs.get(press.id());
-        LookRoom room = new LookRoom(trade, plans, job, plans.of(job).plan(), press.zones(), usual.of(press.artist()));
+        LookRoom room = new LookRoom(
+                trade, plans, removals, job, plans.of(job).plan(), press.zones(), usual.of(press.artist()));
         return change(
                 press,
                 look -> room.proposed().stream()

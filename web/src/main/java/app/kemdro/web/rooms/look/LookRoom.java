@@ -23,6 +23,7 @@ import app.kemdro.core.plan.Trials;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.plan.Plans;
+import app.kemdro.web.records.plan.Removals;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -35,6 +36,7 @@ final class LookRoom {
     private final Trade trade;
     private final Body body;
     private final Plans plans;
+    private final Removals removals;
     private final Job job;
     private final Optional<Plan> plan;
     private final List<String> zones;
@@ -44,6 +46,7 @@ final class LookRoom {
     LookRoom(
             Trade trade,
             Plans plans,
+            Removals removals,
             Job job,
             Optional<Plan> plan,
             List<String> zones,
@@ -51,6 +54,7 @@ final class LookRoom {
         this.trade = trade;
         this.body = trade.body();
         this.plans = plans;
+        this.removals = removals;
         this.job = job;
         this.plan = plan;
         this.zones = zones;
@@ -278,17 +282,18 @@ final class LookRoom {
     Map<String, String> insteads() {
         Map<String, String> changes = new LinkedHashMap<>();
         Optional<Plan> now = rough(job.look());
+        int off = now.map(this::removal).orElse(0);
         for (Chosen chosen : chosen()) {
             LookEntry entry = job.look().entry(chosen.entryId()).orElseThrow();
             schoolsFor(entry, trade.technique(entry.techniqueId())).stream()
                     .filter(w -> !w.barred())
-                    .forEach(
-                            w -> changes.put(entry.id() + " " + w.technique().id(), change(entry, w.technique(), now)));
+                    .forEach(w ->
+                            changes.put(entry.id() + " " + w.technique().id(), change(entry, w.technique(), now, off)));
         }
         return changes;
     }
 
-    private String change(LookEntry entry, Technique school, Optional<Plan> now) {
+    private String change(LookEntry entry, Technique school, Optional<Plan> now, int offNow) {
         Optional<Plan> then = rough(LookChange.school(job.look(), entry.id(), school));
         if (then.isEmpty()) {
             return "will not do";
@@ -297,9 +302,17 @@ final class LookRoom {
                     String minutes = Words.change(Math.round(
                             (then.get().schedule().ready() - p.schedule().ready()) / 60.0));
                     long money = Math.round(spent(then.get()) - spent(p));
-                    return money == 0 ? minutes : minutes + ", " + (money > 0 ? "+" : "−") + "€ " + Math.abs(money);
+                    long off = Math.round((removal(then.get()) - offNow) / 60.0);
+                    return minutes
+                            + (money == 0 ? "" : ", " + (money > 0 ? "+" : "−") + "€ " + Math.abs(money))
+                            + (off == 0 ? "" : ", off " + (off > 0 ? "+" : "−") + Math.abs(off) + " min");
                 })
                 .orElse("");
+    }
+
+    /** Seconds until all of it is off again. */
+    private int removal(Plan p) {
+        return removals.of(p).seconds();
     }
 
     private double spent(Plan p) {
