@@ -103,19 +103,24 @@ class CalmerTest {
     @Test
     void aCalmerOrderIsKeptAsLongAsItsMinutesAreAllowed() {
         Character character = CharactersTest.characters()
-                .filter(c -> c.name().equals("the-moth"))
+                .filter(c -> SMALL.contains(c.name()))
+                .filter(c -> last(planned(c), c).schedule().ready()
+                        > planned(c).schedule().ready() + 90)
                 .findFirst()
                 .orElseThrow();
         Plan plan = planned(character);
-        Calmer.Order calm = CALMER.between(plan, character.look()).stream()
-                .reduce((a, b) -> b)
-                .orElseThrow();
-        assertThat(calm.schedule().ready()).isGreaterThan(plan.schedule().ready() + 60);
+        Calmer.Order calm = last(plan, character);
         Brief allowing = plan.brief().allowing(plan.brief().allowed().withMinutes(calm.allowed()));
         assertThat(near(character, allowing, calm.schedule()).placed())
                 .isEqualTo(calm.schedule().placed());
         assertThat(near(character, plan.brief(), calm.schedule()).ready())
                 .isLessThan(calm.schedule().ready() - 60);
+    }
+
+    private static Calmer.Order last(Plan plan, Character character) {
+        return CALMER.between(plan, character.look()).stream()
+                .reduce((a, b) -> b)
+                .orElseThrow();
     }
 
     private static Schedule near(Character character, Brief brief, Schedule order) {

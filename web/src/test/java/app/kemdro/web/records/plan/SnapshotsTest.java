@@ -69,7 +69,7 @@ class SnapshotsTest {
                         "Wish: kind step to minutes",
                         "Brief: call chairIn performer crew room costumeCovers costumeMinutes selfApplied purpose breaks"
                                 + " own allowed",
-                        "Performer: name heightCm weightKg headCm reactsTo brows hair",
+                        "Performer: name heightCm weightKg headCm reactsTo brows hair fineHair",
                         "Hands: name skill from until factor",
                         "Room: temperatureC humidityPercent dryers",
                         "Purpose: seen lastsHours mustVanish moneyShort benchDays",

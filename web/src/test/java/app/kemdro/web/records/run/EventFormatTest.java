@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Skill;
+import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.Stamp;
@@ -43,6 +44,14 @@ class EventFormatTest {
                 new RunEvent.School(STAMP, "brows", "brow-wax"),
                 new RunEvent.Coats(STAMP, "brows", 3),
                 new RunEvent.Drop(STAMP, "spatter", "no time"),
+                new RunEvent.Addition(
+                        STAMP,
+                        "false-ears",
+                        List.of("ear-left", "ear-right"),
+                        0,
+                        List.of(new LookEntry("added-1", "false-ears", List.of("ear-left", "ear-right"), 0)
+                                .above("base"))),
+                new RunEvent.Strength(STAMP, "spatter", LookEntry.Strength.HEAVY),
                 new RunEvent.Join(STAMP, Skill.ASSISTANT),
                 new RunEvent.Leave(STAMP),
                 new RunEvent.Room(STAMP, new Brief.Room(21.5, 45, 1)),
@@ -78,7 +87,7 @@ class EventFormatTest {
         assertThat(all().stream().map(EventFormat::kind).collect(Collectors.joining(" ")))
                 .isEqualTo(
                         "BEGIN START FINISH CLEAR NOT_YET SKIP ADD BREAK BACK NOTE UNDO DRYER REDO TROUBLE SCHOOL COATS"
-                                + " DROP JOIN LEAVE ROOM AWAY REACTION USED DRIVE PICTURE END");
+                                + " DROP ADDITION STRENGTH JOIN LEAVE ROOM AWAY REACTION USED DRIVE PICTURE END");
     }
 
     /** Fields as they stand in houses that are in use. Another name needs a step in {@link EventUpcasts}, and a line there. */
@@ -89,7 +98,7 @@ class EventFormatTest {
                         .filter(names -> !names.isEmpty())
                         .collect(Collectors.joining("; ")))
                 .isEqualTo("step mode sure; step; step; step seconds; step text; step seconds; text; event; step; step;"
-                        + " step repair zones; entry technique; entry coats; entry reason; skill; room; seconds; text;"
+                        + " step repair zones; entry technique; entry coats; entry reason; technique zones items entries; entry strength; skill; room; seconds; text;"
                         + " text; driver; picture");
     }
 
