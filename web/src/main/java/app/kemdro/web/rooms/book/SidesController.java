@@ -52,7 +52,7 @@ class SidesController {
 
     record Wrong(String wrong) {}
 
-    @GetMapping("/jobs/{job}/book/pictures/{picture}/sides")
+    @GetMapping("/jobs/{job}/chair/pictures/{picture}/sides")
     String page(@PathVariable long job, @PathVariable String picture, Model model) {
         if (pictures.find(job, picture).isEmpty()) {
             return "redirect:/jobs/" + job + "/book";
@@ -72,7 +72,7 @@ class SidesController {
         return Sides.usualWidthMm(girth > 0 ? girth : FIGURE_HEAD_CM);
     }
 
-    @PostMapping("/jobs/{job}/book/pictures/{picture}/sides")
+    @PostMapping("/jobs/{job}/chair/pictures/{picture}/sides")
     @ResponseBody
     ResponseEntity<?> compare(@PathVariable long job, @PathVariable String picture, @RequestBody Marks set) {
         try {

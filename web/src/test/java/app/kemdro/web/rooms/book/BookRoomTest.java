@@ -132,7 +132,7 @@ class BookRoomTest {
         assertThat(shown.find()).isTrue();
         String picture = "/jobs/" + test.id() + "/chair/pictures/" + shown.group(1);
         assertThat(lead.answer(picture).getContentType()).isEqualTo("image/jpeg");
-        sidesAreCompared("/jobs/" + test.id() + "/book/pictures/" + shown.group(1) + "/sides");
+        sidesAreCompared("/jobs/" + test.id() + "/chair/pictures/" + shown.group(1) + "/sides");
         lead.post("/jobs/" + test.id() + "/chair/runs/" + held.id() + "/pictures/" + shown.group(1) + "/remove");
         assertThat(lead.answer(picture).getStatus()).isEqualTo(404);
         assertThat(lead.get(book)).doesNotContain(shown.group(1));

@@ -104,7 +104,7 @@ class WishRoomTest {
         assertThat(said).contains("+").contains("ready");
         assertThat(page()).containsPattern("<span>\\+\\d+ min</span>");
         int costs = plans.of(job).wishes().values().iterator().next();
-        assertThat(costs).isGreaterThan(300);
+        assertThat(costs).isGreaterThan(240);
         press("back");
         assertThat(job.look().wishes()).isEmpty();
         press("back");

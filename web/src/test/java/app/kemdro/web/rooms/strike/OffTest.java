@@ -66,7 +66,7 @@ class OffTest {
         jobs.change(
                 job.id(),
                 j -> j.setLook(new Look(List.of(
-                        new LookEntry("piece", "foam-piece", List.of("cheek-left"), 0),
+                        new LookEntry("piece", "foam-piece", List.of("chin"), 0),
                         new LookEntry("base", "base-cream", List.of("forehead", "nose"), 0)))));
         at = "/jobs/" + job.id() + "/strike";
     }
@@ -243,14 +243,14 @@ class OffTest {
         assertThat(lead.post(at + "/skin", "skin", "RED").get("change"))
                 .asString()
                 .contains("Press the places first");
-        lead.post(at + "/skin", "skin", "RED", "zones", "cheek-left", "note", "red at the edge");
+        lead.post(at + "/skin", "skin", "RED", "zones", "chin", "note", "red at the edge");
         String safety = "/jobs/" + job.id() + "/safety";
-        assertThat(lead.get(safety)).contains("Skin was red at the left cheek");
+        assertThat(lead.get(safety)).contains("Skin was red at the chin");
         lead.post(at + "/skin", "skin", "FINE");
-        assertThat(lead.get(safety)).contains("Skin was red at the left cheek");
-        lead.post(at + "/skin", "skin", "BROKEN", "zones", "cheek-left");
+        assertThat(lead.get(safety)).contains("Skin was red at the chin");
+        lead.post(at + "/skin", "skin", "BROKEN", "zones", "chin");
         assertThat(lead.get(safety)).contains("One thing blocks");
-        lead.post(at + "/skin", "skin", "FINE", "zones", "cheek-left");
+        lead.post(at + "/skin", "skin", "FINE", "zones", "chin");
         assertThat(lead.get(safety)).contains("Nothing blocks").doesNotContain("Skin was red");
         assertThat(lead.get("/people/" + jobs.get(job.id()).performer().id())).contains("red at the edge");
     }
