@@ -58,7 +58,8 @@ public final class Body {
                 "one-piece",
                 "scalp",
                 "vanish",
-                "blind-look"));
+                "blind-look",
+                "creasing"));
         List<String> rows = file.words("rows");
         Map<String, Zone> zones = new LinkedHashMap<>();
         Map<String, DataNode> places = file.get("zones").entries();
@@ -106,6 +107,7 @@ public final class Body {
      * Zones and regions of which something must be known.
      *
      * @param moving zones whose skin is never still
+     * @param creasing zones whose skin folds, so that cream gathers in lines
      * @param head regions that grow with the girth of the head
      * @param onePiece regions whose skin is prepared in one go
      * @param scalp the row where hair of one's own shows
@@ -114,6 +116,7 @@ public final class Body {
      */
     private record Kinds(
             Set<String> moving,
+            Set<String> creasing,
             Set<String> head,
             Set<String> onePiece,
             String scalp,
@@ -133,6 +136,7 @@ public final class Body {
             }
             return new Kinds(
                     known(file, "moving", file.words("moving"), zones.keySet()),
+                    known(file, "creasing", file.words("creasing"), zones.keySet()),
                     known(file, "scales-with-head", file.words("scales-with-head"), regions),
                     known(file, "one-piece", file.words("one-piece"), regions),
                     scalp,
@@ -151,6 +155,11 @@ public final class Body {
     /** Whether its skin is never still. */
     public boolean moves(String zone) {
         return kinds.moving().contains(zone);
+    }
+
+    /** Whether its skin folds, so that cream gathers in lines. */
+    public boolean creases(String zone) {
+        return kinds.creasing().contains(zone);
     }
 
     /** Whether it grows with the girth of the head. */

@@ -16,6 +16,7 @@ public enum Fact {
     NO_HAIR("no hair to flatten"),
     LONG_HAIR("long hair"),
     MOVES_MUCH("the skin moves much here"),
+    CREASES("cream creases there, water paint does not"),
     LARGE_AREA("a large area"),
     SMALL_AREA("a small area"),
     ALONE("alone in the mirror"),

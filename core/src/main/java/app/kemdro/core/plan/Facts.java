@@ -45,6 +45,7 @@ final class Facts {
                 trade.materials().reactions(brief.performer().reactsTo()).stream()
                         .anyMatch(Reaction::sensitiveEyes));
         add(facts, Fact.MOVES_MUCH, zones.stream().anyMatch(trade.body()::moves));
+        add(facts, Fact.CREASES, zones.stream().anyMatch(trade.body()::creases));
         double area = Areas.of(zones, brief.performer(), trade.body());
         add(facts, Fact.LARGE_AREA, area > LARGE_CM2);
         add(facts, Fact.SMALL_AREA, area > 0 && area < SMALL_CM2);

@@ -51,6 +51,24 @@ class ProposalsTest {
         return new Proposals(TRADE, brief, false, Map.of()).of(look);
     }
 
+    /** Cream or water, zone by zone: cream is spoken against on the throat, where it creases, and not on a cheek. */
+    @Test
+    void creamIsSpokenAgainstWhereSkinFolds() {
+        Proposals proposals =
+                new Proposals(TRADE, brief(with(Brows.FINE, Hair.SHORT), seen(Seen.STAGE), false), false, Map.of());
+        assertThat(why(proposals, "base-cream", "throat")).contains("against it: cream creases there");
+        assertThat(why(proposals, "base-water", "throat")).contains("cream creases there, water paint does not");
+        assertThat(why(proposals, "base-cream", "cheek-left")).doesNotContain("creases");
+    }
+
+    private static String why(Proposals proposals, String technique, String zone) {
+        return proposals.schools(TRADE.technique(technique).family(), List.of(zone)).stream()
+                .filter(w -> w.technique().id().equals(technique))
+                .findFirst()
+                .orElseThrow()
+                .because();
+    }
+
     @Test
     void fineBrowsGetOneCoatAndThickOnesAreBlockedForGood() {
         Purpose stage = seen(Seen.STAGE, "brow-left", "brow-right");
