@@ -199,7 +199,11 @@ class KitController {
     @GetMapping("/jobs/{id}/kit/bag")
     String bag(@PathVariable long id, Model model) {
         Job job = jobs.get(id);
-        rooms.open(model, job, "kit").ifPresent(plan -> fill(model, plan, job, ONE_DAY));
+        rooms.open(model, job, "kit").ifPresent(plan -> {
+            fill(model, plan, job, ONE_DAY);
+            model.addAttribute("shades", colours.shades(plan, job));
+            model.addAttribute("things", bag.things(plan, job));
+        });
         return "rooms/kit/bag";
     }
 
@@ -211,8 +215,6 @@ class KitController {
         List<Stock> all = stock(plan, job, days);
         Set<String> made = bag.made(plan);
         List<Jar> shelf = all.stream().map(s -> jars.of(s, made)).toList();
-        model.addAttribute("shades", colours.shades(plan, job));
-        model.addAttribute("things", bag.things(plan, job));
         int[] wipes = amounts.wipes(plan);
         model.addAttribute("short", shelf.stream().filter(Jar::isShort).toList());
         model.addAttribute("enough", shelf.stream().filter(j -> !j.isShort()).toList());
