@@ -17,6 +17,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import java.util.concurrent.locks.LockSupport;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
@@ -76,7 +77,7 @@ class KillIT {
                 .redirectErrorStream(true)
                 .redirectOutput(Files.createTempFile("kemdro-kill", ".log").toFile())
                 .start();
-        long deadline = System.nanoTime() + Duration.ofSeconds(90).toNanos();
+        long deadline = System.nanoTime() + Duration.ofMinutes(6).toNanos();
         while (System.nanoTime() < deadline) {
             try {
                 if (http.send(request("/sign-in").build(), BodyHandlers.ofString())
@@ -87,7 +88,8 @@ class KillIT {
             } catch (IOException notYet) {
                 assertThat(server.isAlive()).as("the server is starting").isTrue();
             }
-            Thread.onSpinWait();
+            // spinning would take a core from the server that is waited for
+            LockSupport.parkNanos(Duration.ofMillis(250).toNanos());
         }
         throw new AssertionError("the server did not answer in time");
     }
