@@ -64,11 +64,7 @@ public record FineHair(
                 .toList();
         DataNode guard = file.get("guard");
         guard.onlyKeys(Set.of("by", "work", "unless", "because"));
-        Technique by = techniques.stream()
-                .filter(t -> t.id().equals(guard.get("by").text()))
-                .findFirst()
-                .orElseThrow(() -> guard.get("by")
-                        .broken("no technique is called '" + guard.get("by").text() + "'"));
+        Technique by = TradeReader.named(guard.get("by"), techniques);
         return new FineHair(
                 places,
                 Optional.of(by),

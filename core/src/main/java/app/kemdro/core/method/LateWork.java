@@ -34,8 +34,8 @@ public record LateWork(String bare, Map<String, Kind> kinds, Set<String> edged) 
     static LateWork read(DataNode file, List<Technique> techniques, Set<String> slots) {
         file.onlyKeys(Set.of("bare", "kinds", "edges-of"));
         String bare = file.text("bare", "");
-        if (!bare.isEmpty() && techniques.stream().noneMatch(t -> t.id().equals(bare))) {
-            throw file.get("bare").broken("no technique is called '" + bare + "'");
+        if (!bare.isEmpty()) {
+            TradeReader.named(file.get("bare"), techniques);
         }
         Map<String, Kind> kinds = new LinkedHashMap<>();
         if (file.find("kinds") != null) {
@@ -47,6 +47,6 @@ public record LateWork(String bare, Map<String, Kind> kinds, Set<String> edged) 
                 kinds.put(slot, new Kind(node.flag("bare"), node.words("asks")));
             });
         }
-        return new LateWork(bare, kinds, Set.copyOf(file.words("edges-of")));
+        return new LateWork(bare, kinds, file.known("edges-of", slots::contains, "no technique has the slot"));
     }
 }

@@ -34,13 +34,8 @@ final class OrderSchools {
     private static Way way(String id, DataNode node, List<Technique> techniques) {
         if (node.find("technique") != null) {
             node.onlyKeys(Set.of("technique"));
-            String named = node.get("technique").text();
-            return techniques.stream()
-                    .filter(t -> t.id().equals(named))
-                    .findFirst()
-                    .map(t -> new Way(
-                            id, Capitals.low(t.name()), t.because(), t.profile().risk(), Optional.of(named)))
-                    .orElseThrow(() -> node.get("technique").broken("no technique is called '" + named + "'"));
+            Technique t = TradeReader.named(node.get("technique"), techniques);
+            return new Way(id, Capitals.low(t.name()), t.because(), t.profile().risk(), Optional.of(t.id()));
         }
         node.onlyKeys(Set.of("says", "because", "risk"));
         return new Way(

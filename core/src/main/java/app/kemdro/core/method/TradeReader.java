@@ -104,6 +104,14 @@ final class TradeReader {
         return words;
     }
 
+    /** The technique that a word of the data names. */
+    static Technique named(DataNode word, List<Technique> techniques) {
+        return techniques.stream()
+                .filter(t -> t.id().equals(word.text()))
+                .findFirst()
+                .orElseThrow(() -> word.broken("no technique is called '" + word.text() + "'"));
+    }
+
     /** A technique may say it is like an earlier one and name only what differs; single steps are changed under their ids. */
     static DataNode likeAnother(String id, DataNode node, Map<String, DataNode> nodes) {
         if (node.find("like") == null) {

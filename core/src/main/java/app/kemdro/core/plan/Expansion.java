@@ -168,14 +168,15 @@ final class Expansion {
                 drying,
                 dryingCool,
                 sharing);
-        Set<String> holds = new TreeSet<>(template.holds());
-        if (everything) {
-            holds.addAll(zones);
+        Set<String> holds = new TreeSet<>(hands.doing(entry.technique(), template, zones));
+        if (!template.aside()) {
+            holds.addAll(template.holds());
+            if (everything) {
+                holds.addAll(zones);
+            } else {
+                holds.removeAll(zones);
+            }
         }
-        holds.removeAll(everything ? Set.of() : Set.copyOf(zones));
-        Set<String> free = new TreeSet<>(hands.doing(entry.technique(), template, zones));
-        free.addAll(template.aside() ? Set.of() : holds);
-        free.removeAll(everything || template.aside() ? Set.of() : Set.copyOf(zones));
         Set<Begins> follow = drying.isPresent() ? Settling.follow(entry, template) : Set.of();
         int laying = (int) Math.ceil(work
                 * brief.crew().stream().mapToDouble(Brief.Hands::pace).max().orElse(1));
@@ -184,7 +185,7 @@ final class Expansion {
                 id,
                 work,
                 everything || template.aside() ? Set.of() : Set.copyOf(zones),
-                free,
+                holds,
                 template.posture(),
                 switch (template.skill()) {
                     case LEAD -> Task.Needs.LEAD;

@@ -21,6 +21,7 @@ public final class HandsApart {
     private static final String LEFT = "-left";
     private static final String RIGHT = "-right";
     private static final String HAND = "hand";
+    private static final Set<String> ON_A_HAND = Set.of("hands", "nails");
 
     private final Body body;
     private final OwnHands hands;
@@ -37,6 +38,11 @@ public final class HandsApart {
                 .findFirst()
                 .map(s -> s.taken(brief.allowed().schools()).id());
         this.working = way.filter("left"::equals).isPresent() ? LEFT : RIGHT;
+    }
+
+    /** Whether each hand works by itself, and one of these regions of the body is a hand or its nails. */
+    public boolean workOn(Collection<String> regions) {
+        return apart && regions.stream().anyMatch(ON_A_HAND::contains);
     }
 
     /** Zones in as many parts as have to be done one after the other, what is left to the other hand last. */

@@ -104,16 +104,6 @@ final class OrderAsDone {
                         others.contains(a) || body.zone(a).neighbours().stream().anyMatch(others::contains));
     }
 
-    /** Whether somebody works on their own hands with nobody's help. */
-    boolean handsApart() {
-        return plan.brief().selfApplied()
-                && plan.brief().crew().size() == 1
-                && steps.stream()
-                        .flatMap(d -> d.zones().stream())
-                        .anyMatch(z ->
-                                Set.of("hands", "nails").contains(body.zone(z).region()));
-    }
-
     /** Seconds between two moments in which somebody could have worked. */
     int idle(int from, int to) {
         int idle = to - from;

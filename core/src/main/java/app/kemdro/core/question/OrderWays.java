@@ -7,6 +7,7 @@ import app.kemdro.core.method.OrderSchool;
 import app.kemdro.core.method.OrderSchool.Way;
 import app.kemdro.core.method.Rule;
 import app.kemdro.core.method.Trade;
+import app.kemdro.core.plan.HandsApart;
 import app.kemdro.core.plan.Plan;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -51,7 +52,8 @@ public final class OrderWays {
                     .map(w -> new Asked(school, w));
         }
         if (school.byHand()) {
-            return order.handsApart() ? Optional.of(taken(school, order)) : Optional.empty();
+            boolean matters = new HandsApart(trade, order.plan().brief()).workOn(order.regions(order.steps()));
+            return matters ? Optional.of(taken(school, order)) : Optional.empty();
         }
         Set<Set<String>> asks =
                 school.ways().stream().map(w -> asks(school, w, order)).collect(Collectors.toSet());

@@ -18,7 +18,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** Work that is asked for while a run is on, with all that comes with it where something lies there already. */
@@ -174,6 +173,6 @@ public final class Additions {
     }
 
     private static List<String> shared(Collection<String> some, Collection<String> others) {
-        return some.stream().filter(Set.copyOf(others)::contains).collect(Collectors.toList());
+        return some.stream().filter(others::contains).toList();
     }
 }

@@ -56,10 +56,8 @@ final class RemovalSteps {
         List<Lag> lags = new ArrayList<>();
         Map<String, String> lastOf = new LinkedHashMap<>();
         List<Group> rinsed = rinsed(groups);
-        for (Group group : groups) {
-            if (rinsed.contains(group)) {
-                continue;
-            }
+        List<Group> byHands = groups.stream().filter(g -> !rinsed.contains(g)).toList();
+        for (Group group : byHands) {
             String id = group.key;
             double area = Areas.of(group.zones, brief.performer(), body);
             double wet = Areas.of(group.wet(), brief.performer(), body);
@@ -79,13 +77,12 @@ final class RemovalSteps {
                     lift, group.kind.map(Kind::pace).orElse(customs.films()).on(area), group.zones, 0));
             lastOf.put(id, lift);
         }
-        List<Group> byHands = groups.stream().filter(g -> !rinsed.contains(g)).toList();
         firstsBeforeAnythingWet(byHands, brief.selfApplied(), lags);
         if (brief.selfApplied()) {
             fingersFree(byHands, lags);
         }
         if (!groups.isEmpty()) {
-            care(steps, tasks, lags, groups, rinsed);
+            care(steps, tasks, lags, byHands, rinsed);
         }
         List<Worker> hands = brief.crew().stream()
                 .map(h -> new Worker(h.name(), true, h.pace(), 0, FAR))
@@ -224,12 +221,11 @@ final class RemovalSteps {
     }
 
     /** A wash of what hands took off, the shower, and a look at the skin, one after the other when all is off. */
-    private void care(List<Step> steps, List<Task> tasks, List<Lag> lags, List<Group> groups, List<Group> rinsed) {
+    private void care(List<Step> steps, List<Task> tasks, List<Lag> lags, List<Group> byHands, List<Group> rinsed) {
         List<String> before = tasks.stream().map(Task::id).toList();
         List<Step> last = new ArrayList<>();
-        List<Group> wiped = groups.stream().filter(g -> !rinsed.contains(g)).toList();
-        if (!wiped.isEmpty()) {
-            last.add(cared(WASH, customs.wash(), wiped));
+        if (!byHands.isEmpty()) {
+            last.add(cared(WASH, customs.wash(), byHands));
             tasks.add(
                     task(WASH, customs.wash().minutes(), Set.copyOf(last.get(0).zones()), 0));
         }
@@ -244,7 +240,10 @@ final class RemovalSteps {
                     Task.Needs.NOBODY,
                     List.of(Mode.NOTHING)));
         }
-        Step soothe = cared(SOOTHE, customs.soothe(), groups);
+        Step soothe = cared(
+                SOOTHE,
+                customs.soothe(),
+                Stream.concat(byHands.stream(), rinsed.stream()).toList());
         last.add(soothe);
         tasks.add(task(SOOTHE, customs.soothe().minutes(), Set.copyOf(soothe.zones()), 0));
         before.forEach(b -> lags.add(after(b, last.get(0).id())));

@@ -62,7 +62,7 @@ public class Reports {
             if (before.happened().stream().anyMatch(e -> e.id().equals(event.id()))) {
                 return before;
             }
-            RunNow after = replanning.after(allowed(guard.check(event, before.stands())), before);
+            RunNow after = after(event, before);
             List<RunEvent> added = after.happened()
                     .subList(before.happened().size(), after.happened().size());
             Stored stored = transaction.execute(t -> store(after, before, added, account));
@@ -78,7 +78,10 @@ public class Reports {
      * @throws NotPossible when that cannot be
      */
     public RunNow would(Run run, RunEvent event) {
-        RunNow before = standings.of(run);
+        return after(event, standings.of(run));
+    }
+
+    private RunNow after(RunEvent event, RunNow before) {
         return replanning.after(allowed(guard.check(event, before.stands())), before);
     }
 

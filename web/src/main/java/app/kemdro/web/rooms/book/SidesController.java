@@ -102,10 +102,11 @@ class SidesController {
         List<Pair> pairs = IntStream.range(2, m.size() / 2)
                 .mapToObj(k -> new Pair(m.get(2 * k), m.get(2 * k + 1)))
                 .toList();
+        List<Difference> differences = sides.of(pairs);
         return new Compared(
                 "1 mm is %.1f px".formatted(1 / sides.scale()),
                 IntStream.range(0, pairs.size())
-                        .mapToObj(k -> line(sides.of(pairs).get(k), pairs.get(k)))
+                        .mapToObj(k -> line(differences.get(k), pairs.get(k)))
                         .toList());
     }
 

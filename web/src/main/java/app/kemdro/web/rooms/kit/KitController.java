@@ -244,8 +244,9 @@ class KitController {
     ResponseEntity<byte[]> csv(@PathVariable long id) {
         Job job = jobs.get(id);
         List<List<Object>> rows = new ArrayList<>();
-        Set<String> made = plans.of(job).plan().map(bag::made).orElse(Set.of());
-        for (Stock s : plans.of(job).plan().map(p -> stock(p, job, ONE_DAY)).orElse(List.of())) {
+        Optional<Plan> plan = plans.of(job).plan();
+        Set<String> made = plan.map(bag::made).orElse(Set.of());
+        for (Stock s : plan.map(p -> stock(p, job, ONE_DAY)).orElse(List.of())) {
             Need n = s.need();
             rows.add(List.of(
                     n.family().name(),
@@ -273,6 +274,7 @@ class KitController {
         if (plan.isEmpty()) {
             return Files.elsewhere("/jobs/" + id + "/kit");
         }
+        Set<String> made = bag.made(plan.get());
         int[] wipes = amounts.wipes(plan.get());
         byte[] pdf = sheets.oneSide(
                 "rooms/kit/bag-sheet",
@@ -282,7 +284,7 @@ class KitController {
                         "performer", job.brief().performer().name(),
                         "jars",
                                 stock(plan.get(), job, ONE_DAY).stream()
-                                        .map(s -> jars.of(s, bag.made(plan.get())))
+                                        .map(s -> jars.of(s, made))
                                         .toList(),
                         "wipes", wipes[0] + " to " + wipes[1],
                         "small", small(plan.get()),
@@ -310,8 +312,9 @@ class KitController {
     @ResponseBody
     List<Needed> json(@PathVariable long id) {
         Job job = jobs.get(id);
-        Set<String> made = plans.of(job).plan().map(bag::made).orElse(Set.of());
-        return plans.of(job).plan().map(p -> stock(p, job, ONE_DAY)).orElse(List.of()).stream()
+        Optional<Plan> plan = plans.of(job).plan();
+        Set<String> made = plan.map(bag::made).orElse(Set.of());
+        return plan.map(p -> stock(p, job, ONE_DAY)).orElse(List.of()).stream()
                 .map(s -> new Needed(
                         s.need().family().id(),
                         s.need().laid(),
