@@ -17,6 +17,7 @@ import java.util.Set;
  * @param wiped zones those wipes are for
  * @param densities g/ml by family, of what is not as heavy as water
  * @param holds g/cm² that a glue line carries all day, by family
+ * @param caps what bald caps carry
  * @param wears what is worn again, by family
  * @param counted how what is counted is counted, by family; what is not named is one for each entry, or as many as were asked for
  * @param underestimated what is said of families that people pack too little of
@@ -29,6 +30,7 @@ public record Waste(
         List<String> wiped,
         Map<String, Double> densities,
         Map<String, Double> holds,
+        Caps caps,
         Map<String, Wear> wears,
         Map<String, Counted> counted,
         Map<String, String> underestimated) {
@@ -42,6 +44,24 @@ public record Waste(
      * @param reserve share that is packed on top
      */
     public record Kind(double loss, double cup, double reserve, String because) {}
+
+    /**
+     * What a bald cap carries before it splits.
+     *
+     * @param perCm g on each centimetre of its glued edge, by its material
+     * @param flat state that hair below it has when nothing gives way there
+     * @param loose share that is left of it where the hair is not so
+     */
+    public record Caps(Map<String, Double> perCm, String flat, double loose) {
+        private static Caps read(DataNode file) {
+            file.onlyKeys(Set.of("per-cm", "flat", "loose", "because"));
+            file.get("because").text();
+            return new Caps(
+                    numbers(file.get("per-cm"), 0.1, 100),
+                    file.get("flat").text(),
+                    file.get("loose").number(0.05, 1));
+        }
+    }
 
     /**
      * Something that is worn again.
@@ -69,7 +89,15 @@ public record Waste(
     public static Waste standard(Body body) {
         DataNode file = DataNode.resource("/trade/amounts.yaml");
         file.onlyKeys(Set.of(
-                "kinds", "remover-per-cm2", "wipes", "densities", "holds", "wears", "counted", "underestimated"));
+                "kinds",
+                "remover-per-cm2",
+                "wipes",
+                "densities",
+                "holds",
+                "caps",
+                "wears",
+                "counted",
+                "underestimated"));
         Map<String, Kind> kinds = new HashMap<>();
         file.get("kinds").entries().forEach((kind, node) -> {
             node.onlyKeys(Set.of("loss", "cup", "reserve", "because"));
@@ -98,6 +126,7 @@ public record Waste(
                 List.copyOf(zones),
                 numbers(file.get("densities"), 0.3, 20),
                 numbers(file.get("holds"), 0.01, 20),
+                Caps.read(file.get("caps")),
                 wears(file.get("wears")),
                 counted(file.get("counted")),
                 words(file.get("underestimated")));

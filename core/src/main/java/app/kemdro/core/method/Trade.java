@@ -21,6 +21,7 @@ public final class Trade {
     private final List<SenseOf> sense;
     private final OwnHands ownHands;
     private final FineHair fineHair;
+    private final Touches touches;
     private final List<SmallPlace> smallPlaces;
     private final LateWork lateWork;
     private final Strata strata;
@@ -41,12 +42,14 @@ public final class Trade {
             List<SenseOf> sense,
             OwnHands ownHands,
             FineHair fineHair,
+            Touches touches,
             List<SmallPlace> smallPlaces,
             LateWork lateWork,
             List<OrderSchool> orderSchools) {
         this.orderSchools = orderSchools;
         this.ownHands = ownHands;
         this.fineHair = fineHair;
+        this.touches = touches;
         this.smallPlaces = List.copyOf(smallPlaces);
         this.lateWork = lateWork;
         this.sense = sense;
@@ -177,6 +180,11 @@ public final class Trade {
     /** Hair that glue and latex would catch. */
     public FineHair fineHair() {
         return fineHair;
+    }
+
+    /** What comes off on whatever a performer touches. */
+    public Touches touches() {
+        return touches;
     }
 
     /** Hands of somebody who works on themselves, and what they do not touch with what they have on them. */

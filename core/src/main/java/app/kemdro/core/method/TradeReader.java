@@ -84,6 +84,7 @@ final class TradeReader {
                 SenseOf.read(file.apply("sense")),
                 ruleReader.hands(file.apply("fingers")),
                 FineHair.read(file.apply("fine-hair"), techniques, body::has, ruleReader::pick),
+                Touches.read(file.apply("transfer"), body, materials),
                 places,
                 LateWork.read(file.apply("additions"), techniques, slots),
                 schools);

@@ -23,11 +23,11 @@ public final class Areas {
         return sum;
     }
 
-    /** What a step lays of this film, g: coat × thickness × surface, of a strip by length and width [F5], else of its zones. */
+    /** What a step lays of this film, g: coat × thickness × surface, of a strip by length and width [F5], else of its share of its zones. */
     public static double laid(Material film, PlannedStep step, Performer performer, Body body) {
         StepTemplate.Strip strip = step.template().strip();
         double area = strip == null
-                ? of(step.zones(), performer, body)
+                ? of(step.zones(), performer, body) * step.share()
                 : strip.widthMm() / 10 * strip.lengthCm() * Math.sqrt(performer.areaScale());
         return film.gramsPerCm2() * area * step.thickness();
     }

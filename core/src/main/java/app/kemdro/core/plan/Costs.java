@@ -2,6 +2,8 @@ package app.kemdro.core.plan;
 
 import app.kemdro.core.look.Brief.Performer;
 import app.kemdro.core.look.LookEntry;
+import app.kemdro.core.material.Material;
+import app.kemdro.core.method.StepTemplate;
 import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Trade;
 import java.util.Collection;
@@ -22,14 +24,53 @@ public final class Costs {
         double sum = 0;
         for (PlannedStep step : steps) {
             things.put(step.entryId(), step.technique());
-            sum += step.material()
-                    .map(m -> m.pricePer100g() / 100 * Areas.laid(m, step, performer, trade.body()) * (1 + LOST))
-                    .orElse(0.0);
+            sum += euros(step, performer, trade);
         }
         return sum
                 + things.values().stream()
                         .mapToDouble(t -> t.profile().eachTime())
                         .sum();
+    }
+
+    /** Money for what one step lays, €; what is thrown away with its technique is not in it. */
+    public static double euros(PlannedStep step, Performer performer, Trade trade) {
+        return step.material()
+                .map(m -> price(m) * Areas.laid(m, step, performer, trade.body()))
+                .orElse(0.0);
+    }
+
+    /**
+     * Money for what an entry would lay on some of its zones if it were done by this technique, €, without what is thrown away with it.
+     * Coats are counted as if each were as thick, and strips as if they were areas: it is for comparing schools without planning them.
+     */
+    public static double about(
+            Technique technique, LookEntry entry, Collection<String> zones, Performer performer, Trade trade) {
+        double sum = 0;
+        for (StepTemplate step : technique.steps()) {
+            if (step.material() != null) {
+                List<String> on = zones.stream()
+                        .filter(z -> step.zones().isEmpty() || step.zones().contains(z))
+                        .toList();
+                boolean asked = entry.coats() > 0 && entry.techniqueId().equals(technique.id());
+                int coats = asked ? entry.coats() : technique.coats().usual();
+                int times = switch (step.coats()) {
+                    case ONCE -> 1;
+                    case EVERY -> coats;
+                    case ALL_BUT_LAST -> coats - 1;
+                };
+                Material film = trade.materials().family(step.material());
+                sum += price(film)
+                        * film.gramsPerCm2()
+                        * step.coatWeight()
+                        * times
+                        * Areas.of(on, performer, trade.body());
+            }
+        }
+        return sum * entry.coverage() / 100 * entry.strength().coat();
+    }
+
+    private static double price(Material material) {
+        return material.pricePer100g() / 100 * (1 + LOST);
     }
 
     /** Weight that the performer carries in the forms of one entry, g. */

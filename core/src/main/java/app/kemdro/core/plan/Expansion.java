@@ -165,6 +165,7 @@ final class Expansion {
                 Optional.ofNullable(template.sets()).map(trade.materials()::family),
                 template.setsOn().isEmpty() ? zones : body.sorted(template.setsOn()),
                 thickness,
+                share(entry),
                 drying,
                 dryingCool,
                 sharing);
@@ -246,8 +247,12 @@ final class Expansion {
                 new Laying(setting, ground, blow), k -> Drying.of(k.setting(), air, k.ground(), k.blow()));
     }
 
+    private static double share(Entry entry) {
+        return entry.asked().coverage() / 100.0;
+    }
+
     private int work(Entry entry, StepTemplate template, List<String> zones) {
-        double area = Areas.of(zones, brief.performer(), body) * entry.asked().coverage() / 100;
+        double area = Areas.of(zones, brief.performer(), body) * share(entry);
         StepTemplate.Strip strip = template.strip();
         double edge = strip == null
                 ? WorkLaw.edgeOf(area)

@@ -19,6 +19,7 @@ import java.util.Optional;
  * @param form what it places, if anything
  * @param formZones where that lies
  * @param thickness multiple of the material's normal coat
+ * @param share how much of those zones it covers, 0.01 to 1
  * @param drying when its film changes in this room in still air
  * @param dryingCool the same under the dryer on cool, where a dryer may be used
  * @param sharing who does which part where two share it; empty where that is no use, or one only holds for the other
@@ -37,6 +38,7 @@ public record PlannedStep(
         Optional<Material> form,
         List<String> formZones,
         double thickness,
+        double share,
         Optional<DryingTimes> drying,
         Optional<DryingTimes> dryingCool,
         Optional<Sharing> sharing) {
@@ -57,6 +59,7 @@ public record PlannedStep(
                 form,
                 formZones,
                 thickness,
+                share,
                 drying,
                 dryingCool,
                 sharing);

@@ -42,7 +42,7 @@ final class MustsOfOrder {
     private static final Set<String> FACE = Set.of("face");
     private static final BiPredicate<PlannedStep, PlannedStep> ANYWHERE = (a, b) -> true;
     private static final Set<String> LAST =
-            Set.of("gloss", "blood", "loose", "prop", "spray", "teeth", "nails", "lens-late", "wig");
+            Set.of("gloss", "blood", "loose", "prop", "spray", "teeth", "nails", "lens-late", "wig", "worn");
 
     private final Trade trade;
     private final Body body;
@@ -153,6 +153,17 @@ final class MustsOfOrder {
             before("O26 skin", colour.and(on(skin)), slot("costume"), ANYWHERE);
         }
         before("O27", slot("wig", "spray", "hair-colour"), slot("gloss", "blood", "loose"), ANYWHERE);
+        before(
+                "T10",
+                slot("base", "shade").and(on(FACE)),
+                s -> s.technique().id().equals("hair-dust-water"),
+                ANYWHERE);
+        before(
+                "O27 hat",
+                slot("wig", "spray", "hair-colour", "base", "shade", "line", "fine", "texture", "lids")
+                        .and(on(Set.of("head", "face"))),
+                slot("worn"),
+                ANYWHERE);
         fineHair(glue.or(latex));
         before("O28", slot("check").negate(), slot("check"), ANYWHERE);
     }

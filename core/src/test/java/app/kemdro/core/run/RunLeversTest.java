@@ -121,6 +121,7 @@ class RunLeversTest {
                 s.form(),
                 s.formZones(),
                 s.thickness(),
+                s.share(),
                 s.drying(),
                 s.dryingCool(),
                 Optional.empty());

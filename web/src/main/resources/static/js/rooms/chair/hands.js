@@ -50,7 +50,7 @@ export function handsBlock(h, state, drive) {
     if (h.waitsFor && !h.running && !state.isClosed(step)) block.append(html('p', { class: 'c-test' }, 'Waits for ', html('b', {}, h.waitsFor)));
     if (step.with) block.append(html('p', { class: 'c-test' }, html('b', {}, step.with)));
     if (step.look && !state.waitsLong(h)) block.append(html('p', { class: 'c-test' }, 'Look for ', html('b', {}, step.look)));
-    if (mine) step.cautions.slice(0, 1).forEach((c) => block.append(html('p', { class: 'c-caution' }, c)));
+    if (mine || h.name === '') step.cautions.slice(0, 1).forEach((c) => block.append(html('p', { class: 'c-caution' }, c)));
     const count = state.countFor(h, step);
     if (count)
       block.append(html('div', { class: `c-left ${count.kind}`, 'data-until': count.until, 'data-kind': count.kind }, html('b', {}), html('span', {})));

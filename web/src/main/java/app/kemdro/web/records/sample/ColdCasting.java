@@ -174,6 +174,64 @@ public final class ColdCasting {
         return job;
     }
 
+    /** Cinder, who keeps the fire: no glue but for one burn, colour straight on skin, and a hat last of all. */
+    public static Job stoker(LocalDateTime call) {
+        Job job = new Job(
+                "Cinder",
+                PRODUCTION,
+                "The stoker who has not slept since the fire went out: ash in his hair, a burn on the cheek, ten days of beard, a bell "
+                        + "drawn small on the other cheek, bad teeth, and a hat that he never takes off.",
+                new Brief(
+                                call,
+                                Optional.empty(),
+                                new Performer(
+                                        "Davin Orrel",
+                                        176,
+                                        72,
+                                        57,
+                                        Set.of(),
+                                        Brows.MEDIUM,
+                                        Hair.SHORT,
+                                        Set.of("upper-lip", "chin", "jaw-left", "jaw-right")),
+                                List.of(hands("Pell", Skill.LEAD, call)),
+                                new Room(21, 45, 1),
+                                COLLAR,
+                                10,
+                                false)
+                        .allowing(bare()));
+        job.setLook(new Look(List.of(
+                on("hair", "hair-away", 0, "crown", "hairline", "back-of-head"),
+                on("ash", "hair-dust-water", 0, "crown", "hairline", "back-of-head"),
+                on("teeth", "teeth-bought", 0, "teeth-upper"),
+                on("burn", "ready-small", 0, "cheek-left"),
+                on("burn-edges", "edge-latex", 2, "cheek-left"),
+                on("brows", "brow-own", 0, "brow-left", "brow-right"),
+                on(
+                        "base",
+                        "base-cream-thinned",
+                        0,
+                        "forehead",
+                        "temple-left",
+                        "temple-right",
+                        "nose",
+                        "cheek-left",
+                        "cheek-right",
+                        "upper-lip",
+                        "mouth",
+                        "chin",
+                        "jaw-left",
+                        "jaw-right",
+                        "throat"),
+                on("no-sleep", "bruise", 0, "eye-left", "eye-right"),
+                on("rims", "waterline", 0, "eye-left", "eye-right"),
+                on("stubble", "beard-shadow", 0, "upper-lip", "chin", "jaw-left", "jaw-right"),
+                on("bell", "picture-figure", 0, "cheek-right").covering(20),
+                on("mud", "mud-streaks", 0, "forehead", "cheek-left", "throat"),
+                on("sweat", "gel-late", 0, "nose"),
+                on("hat", "worn-hat", 0, "crown", "hairline", "back-of-head"))));
+        return job;
+    }
+
     private static LookEntry on(String id, String technique, int coats, String... zones) {
         return new LookEntry(id, technique, List.of(zones), coats);
     }

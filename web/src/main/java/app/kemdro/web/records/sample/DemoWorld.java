@@ -91,6 +91,7 @@ class DemoWorld implements SmartInitializingSingleton {
             tomorrow(today);
             jobs.add(ColdCasting.apprentice(today.plusDays(2).atTime(8, 30)));
             jobs.add(ColdCasting.nightShift(today.plusDays(2).atTime(13, 30)));
+            jobs.add(ColdCasting.stoker(today.plusDays(3).atTime(8, 0)));
         });
         CompletableFuture.allOf(accountsMade, tested).join();
     }

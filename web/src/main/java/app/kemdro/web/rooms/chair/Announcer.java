@@ -1,5 +1,6 @@
 package app.kemdro.web.rooms.chair;
 
+import app.kemdro.core.method.Trade;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.web.parts.json.Json;
 import app.kemdro.web.parts.live.Screens;
@@ -24,12 +25,14 @@ class Announcer implements Follower {
     private final Screens screens;
     private final Json json;
     private final Standings standings;
+    private final Trade trade;
 
     /** What was said of a report to everybody is said to whoever pressed as well, and worked out once. */
     private final Cache<RunNow, Answer> answers =
             Caffeine.newBuilder().weakKeys().build();
 
-    Announcer(Runs runs, Standings standings, Reports reports, Screens screens, Json json) {
+    Announcer(Runs runs, Standings standings, Reports reports, Screens screens, Json json, Trade trade) {
+        this.trade = trade;
         this.runs = runs;
         this.reports = reports;
         this.standings = standings;
@@ -73,7 +76,7 @@ class Announcer implements Follower {
     }
 
     private Answer workedOut(RunNow standing, String press) {
-        ChairView view = ChairView.of(standing, runs.now(standing.run()));
+        ChairView view = ChairView.of(standing, runs.now(standing.run()), trade);
         String said =
                 said(Math.round((standing.schedule().ready() - standing.readyBefore()) / 60.0), view, standing.moves());
         return new Answer(view, said, press);
@@ -83,7 +86,8 @@ class Announcer implements Follower {
     void again(long jobId) {
         runs.open(jobId).ifPresent(run -> {
             RunNow standing = standings.of(run);
-            screens.tell(channel(jobId), "now", json.text(new Answer(ChairView.of(standing, runs.now(run)), "", "")));
+            screens.tell(
+                    channel(jobId), "now", json.text(new Answer(ChairView.of(standing, runs.now(run), trade), "", "")));
         });
     }
 

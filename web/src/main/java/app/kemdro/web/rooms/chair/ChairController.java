@@ -101,7 +101,7 @@ class ChairController {
             return "rooms/chair/before";
         }
         RunNow standing = standings.asItGoes(run.get());
-        model.addAttribute("view", json.text(ChairView.of(standing, runs.now(run.get()))));
+        model.addAttribute("view", json.text(ChairView.of(standing, runs.now(run.get()), trade)));
         model.addAttribute("figure", json.text(FigureModel.of(trade.body(), Set.of(), z -> Tint.NONE)));
         model.addAttribute("run", run.get());
         return "rooms/chair/chair";
@@ -160,7 +160,7 @@ class ChairController {
     @ResponseBody
     Answer state(@PathVariable long id) {
         Run run = runs.of(id).stream().findFirst().orElseThrow(() -> new NotPossible("No run has begun."));
-        return new Answer(ChairView.of(standings.asItGoes(run), runs.now(run)), "", "");
+        return new Answer(ChairView.of(standings.asItGoes(run), runs.now(run), trade), "", "");
     }
 
     /** A page that is a pedal: one press of it is the key of whoever drives these hands. */

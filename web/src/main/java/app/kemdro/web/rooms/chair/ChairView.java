@@ -1,5 +1,6 @@
 package app.kemdro.web.rooms.chair;
 
+import app.kemdro.core.method.Trade;
 import app.kemdro.web.parts.ribbon.Ribbon;
 import app.kemdro.web.records.run.RunNow;
 import java.time.LocalDateTime;
@@ -114,7 +115,7 @@ record ChairView(
             @Nullable String wanted,
             String wantedTitle) {}
 
-    static ChairView of(RunNow standing, LocalDateTime now) {
-        return new ChairViewMaker(standing, now).view();
+    static ChairView of(RunNow standing, LocalDateTime now, Trade trade) {
+        return new ChairViewMaker(standing, now, trade).view();
     }
 }

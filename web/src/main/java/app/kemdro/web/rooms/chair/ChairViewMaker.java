@@ -2,8 +2,10 @@ package app.kemdro.web.rooms.chair;
 
 import app.kemdro.core.look.Brief.Room;
 import app.kemdro.core.method.Role;
+import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
+import app.kemdro.core.plan.Transfer;
 import app.kemdro.core.run.Chair;
 import app.kemdro.core.run.LiveFilm;
 import app.kemdro.core.run.StepState;
@@ -43,9 +45,11 @@ final class ChairViewMaker {
     private final Schedule schedule;
     private final Chair chair;
     private final LocalDateTime now;
+    private final Trade trade;
     private final List<LiveFilm> films;
 
-    ChairViewMaker(RunNow standing, LocalDateTime now) {
+    ChairViewMaker(RunNow standing, LocalDateTime now, Trade trade) {
+        this.trade = trade;
         this.standing = standing;
         this.plan = standing.plan().with(standing.schedule());
         this.schedule = standing.schedule();
@@ -211,7 +215,7 @@ final class ChairViewMaker {
                 step.lookFor(),
                 step.template().performer(),
                 Shares.help(step, placed),
-                step.technique().cautions(),
+                Transfer.cautions(plan, step, trade),
                 from,
                 until,
                 window.orElse(null),

@@ -1,8 +1,10 @@
 package app.kemdro.web.rooms.kit;
 
 import app.kemdro.core.kit.Amounts;
+import app.kemdro.core.kit.CapLoad;
 import app.kemdro.core.kit.GlueLine;
 import app.kemdro.core.kit.Need;
+import app.kemdro.core.kit.Spend;
 import app.kemdro.core.kit.Tool;
 import app.kemdro.core.kit.Waste;
 import app.kemdro.core.method.Trade;
@@ -47,6 +49,11 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class KitController {
     /** Small vital things that no amount tells of. */
     private static final int MOST_DAYS = 60;
+
+    /** What is less is not worth a line, €. */
+    private static final double LEAST_EUROS = 1;
+
+    private static final int MOST_SPENDS = 6;
 
     private static final int ONE_DAY = 1;
 
@@ -108,6 +115,10 @@ class KitController {
         rooms.open(model, job, "kit").ifPresent(plan -> fill(model, plan, job, most));
         model.addAttribute("days", most);
         model.addAttribute("weights", weights(job));
+        plans.of(job).plan().ifPresent(plan -> {
+            model.addAttribute("caps", caps(plan, job));
+            model.addAttribute("spends", spends(plan, job));
+        });
         model.addAttribute("used", used.last(id));
         if (trade.materials().has(without)) {
             model.addAttribute("without", trade.materials().family(without).name());
@@ -182,6 +193,43 @@ class KitController {
                                 g.glue().name()),
                         advice(g),
                         g.isOver()))
+                .toList();
+    }
+
+    private List<Weight> caps(Plan plan, Job job) {
+        return CapLoad.of(plan, job.look(), trade, waste).stream()
+                .map(c -> new Weight(
+                        String.join(", ", c.hanging()) + " on the "
+                                + trade.technique(c.cap().techniqueId()).name().toLowerCase(Locale.ROOT),
+                        Words.grams(c.grams()),
+                        String.format(
+                                Locale.ROOT,
+                                "of %.0f g, glued along %.0f cm, the hair %s",
+                                c.carries(),
+                                c.gluedCm(),
+                                c.flat() ? "flat" : "not flat"),
+                        c.advice(),
+                        c.isOver()))
+                .toList();
+    }
+
+    /** Where money goes: a row of the body, and a school that takes less. */
+    record Spending(String euros, String where, String most, String instead, String look) {}
+
+    private List<Spending> spends(Plan plan, Job job) {
+        return Spend.of(plan, job.look(), trade).stream()
+                .filter(s -> s.euros() >= LEAST_EUROS)
+                .limit(MOST_SPENDS)
+                .map(s -> new Spending(
+                        "€ " + Math.round(s.euros()),
+                        trade.body().say(s.zones()),
+                        (s.most() < s.euros() - LEAST_EUROS / 2 ? "most of it: " : "")
+                                + s.dearest().name(),
+                        s.cheaper()
+                                .map(c -> "%s saves about € %d a day"
+                                        .formatted(c.school().name(), Math.round(c.saves())))
+                                .orElse(""),
+                        String.join(",", s.zones())))
                 .toList();
     }
 

@@ -3,6 +3,7 @@ package app.kemdro.web.rooms.order;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
+import app.kemdro.core.plan.Transfer;
 import app.kemdro.core.schedule.Critical;
 import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.core.schedule.Task.Mode;
@@ -58,7 +59,7 @@ public record OrderModel(List<String> rows, Map<String, List<Integer>> pins, Lis
         List<String> names = plan.network().workers().stream().map(w -> w.id()).toList();
         List<Step> steps = new ArrayList<>();
         for (ScheduledTask p : plan.schedule().placed()) {
-            steps.add(step(steps.size() + 1, plan, plan.step(p.task()), p, names, slack.get(p.task()), why));
+            steps.add(step(steps.size() + 1, plan, plan.step(p.task()), p, names, slack.get(p.task()), why, trade));
         }
         List<String> rows = trade.body().rows().stream()
                 .filter(r -> steps.stream().anyMatch(s -> s.rows().contains(r)))
@@ -69,7 +70,14 @@ public record OrderModel(List<String> rows, Map<String, List<Integer>> pins, Lis
     }
 
     private static Step step(
-            int number, Plan plan, PlannedStep step, ScheduledTask p, List<String> names, int slack, WhyWords why) {
+            int number,
+            Plan plan,
+            PlannedStep step,
+            ScheduledTask p,
+            List<String> names,
+            int slack,
+            WhyWords why,
+            Trade trade) {
         boolean everywhere = step.where().isEmpty();
         boolean grabs = step.drying().map(d -> d.tacky().isPresent()).orElse(false) && p.settled() > p.end();
         boolean dryer = plan.network().task(step.id()).way(p.mode()).tool() > 0;
@@ -91,7 +99,7 @@ public record OrderModel(List<String> rows, Map<String, List<Integer>> pins, Lis
                 Words.hour(plan.clock(p.end())),
                 step.lookFor(),
                 step.template().performer(),
-                step.technique().cautions(),
+                Transfer.cautions(plan, step, trade),
                 why.of(step, slack),
                 slack < 30,
                 step.implied(),

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
+import app.kemdro.core.method.Trade;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.Stamp;
 import app.kemdro.core.run.StepState.Status;
@@ -31,6 +32,9 @@ import org.springframework.test.web.servlet.assertj.MockMvcTester;
 
 @DemoTest
 class RunTest {
+    @Autowired
+    private Trade trade;
+
     @Autowired
     private Standings standings;
 
@@ -191,7 +195,7 @@ class RunTest {
             s = step == null ? report("START", next(s).task(), "") : report("FINISH", step, "");
             clock.pass(Duration.ofSeconds(40));
         }
-        ChairView view = ChairView.of(s, LocalDateTime.now(clock));
+        ChairView view = ChairView.of(s, LocalDateTime.now(clock), trade);
         assertThat(view.clocks()).isNotEmpty();
         assertThat(view.clocks().get(0).look()).isNotBlank();
         assertThat(view.zones()).isNotEmpty();
@@ -219,7 +223,7 @@ class RunTest {
     }
 
     private ChairView view(Job of) {
-        return ChairView.of(standings.of(runs.open(of.id()).orElseThrow()), LocalDateTime.now(clock));
+        return ChairView.of(standings.of(runs.open(of.id()).orElseThrow()), LocalDateTime.now(clock), trade);
     }
 
     private void press(Job of, ChairView view) {
