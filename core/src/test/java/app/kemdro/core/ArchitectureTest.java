@@ -83,11 +83,11 @@ class ArchitectureTest {
             .mayOnlyAccessLayers("datafile", "run", "plan", "layer", "look", "method", "body", "material", "schedule")
             .whereLayer("safety")
             .mayOnlyAccessLayers(
-                    "datafile", "strike", "plan", "layer", "look", "method", "body", "material", "schedule")
+                    "datafile", "strike", "plan", "layer", "look", "method", "body", "material", "schedule", "kit")
             .whereLayer("learn")
             .mayNotAccessAnyLayer()
             .whereLayer("kit")
-            .mayOnlyAccessLayers("strike", "datafile", "plan", "look", "method", "body", "material");
+            .mayOnlyAccessLayers("strike", "datafile", "plan", "look", "method", "body", "material", "layer");
 
     @ArchTest
     static final ArchRule noFrameworkAndNoClockInside = noClasses()

@@ -8,11 +8,13 @@ import app.kemdro.core.material.MaterialRole;
 import app.kemdro.core.method.Touches.Coming;
 import app.kemdro.core.method.Touches.Touch;
 import app.kemdro.core.method.Trade;
+import app.kemdro.core.schedule.ScheduledTask;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
@@ -34,10 +36,11 @@ public final class Transfer {
 
     /** What comes off during a step that the performer does away from the chair; nothing during any other. */
     public static List<Comes> at(Plan plan, PlannedStep step, Trade trade) {
-        if (!step.technique().performerOnly()) {
+        Optional<ScheduledTask> placed = plan.schedule().find(step.id());
+        if (!step.technique().performerOnly() || placed.isEmpty()) {
             return List.of();
         }
-        Map<String, Top> tops = tops(plan, plan.schedule().of(step.id()).start());
+        Map<String, Top> tops = tops(plan, placed.get().start());
         List<Comes> all = new ArrayList<>();
         for (Touch touch : trade.touches().touched()) {
             Map<Top, List<String>> byTop = new LinkedHashMap<>();
@@ -79,7 +82,7 @@ public final class Transfer {
         Map<String, Top> tops = new HashMap<>();
         plan.stacks().forEach((zone, stack) -> {
             for (Layer layer : stack.layers()) {
-                if (layer.steps().stream().anyMatch(s -> plan.schedule().of(s).end() <= when)) {
+                if (layer.steps().stream().anyMatch(s -> isLaid(plan, s, when))) {
                     Material laid = layer.material();
                     tops.merge(
                             zone,
@@ -89,6 +92,11 @@ public final class Transfer {
             }
         });
         return tops;
+    }
+
+    /** Whether it is over by then; what was left out never is. */
+    private static boolean isLaid(Plan plan, String step, int when) {
+        return plan.schedule().find(step).filter(p -> p.end() <= when).isPresent();
     }
 
     private static Set<String> zones(Touch touch, Plan plan, Body body) {

@@ -192,7 +192,7 @@ public final class ColdCasting {
                                         Set.of(),
                                         Brows.MEDIUM,
                                         Hair.SHORT,
-                                        Set.of("upper-lip", "chin", "jaw-left", "jaw-right")),
+                                        Set.of("beard")),
                                 List.of(hands("Pell", Skill.LEAD, call)),
                                 new Room(21, 45, 1),
                                 COLLAR,

@@ -115,21 +115,50 @@ final class LookChange {
                 entries.add(joined(e, other.get().zones()));
             } else if (isMirrored(e, body)) {
                 entries.add(e.on(side(e, "-left")));
-                List<String> right = side(e, "-right");
-                entries.add(new LookEntry(
-                        look.freeId(e.techniqueId()),
-                        e.techniqueId(),
-                        right,
-                        e.coats(),
-                        e.items(),
-                        e.strength(),
-                        e.coverage(),
-                        e.over()));
+                entries.add(copy(e, look, side(e, "-right")));
             } else {
                 entries.add(e);
             }
         }
         return look.with(entries);
+    }
+
+    /** Makes what lies on these zones a piece of work of its own, so that it may have its own coats, share and strength. */
+    static Look apart(Look look, String entryId, List<String> zones) {
+        Optional<LookEntry> whole = look.entry(entryId).filter(e -> isPart(e, zones));
+        if (whole.isEmpty()) {
+            return look;
+        }
+        LookEntry entry = whole.get();
+        List<LookEntry> entries = new ArrayList<>();
+        look.entries().forEach(e -> {
+            if (e.equals(entry)) {
+                entries.add(
+                        e.on(e.zones().stream().filter(z -> !zones.contains(z)).toList()));
+                entries.add(
+                        copy(e, look, e.zones().stream().filter(zones::contains).toList()));
+            } else {
+                entries.add(e);
+            }
+        });
+        return look.with(entries);
+    }
+
+    /** Whether an entry lies on some of these zones and elsewhere. */
+    static boolean isPart(LookEntry entry, List<String> zones) {
+        return entry.zones().stream().anyMatch(zones::contains) && !zones.containsAll(entry.zones());
+    }
+
+    private static LookEntry copy(LookEntry e, Look look, List<String> zones) {
+        return new LookEntry(
+                look.freeId(e.techniqueId()),
+                e.techniqueId(),
+                zones,
+                e.coats(),
+                e.items(),
+                e.strength(),
+                e.coverage(),
+                e.over());
     }
 
     private static List<String> side(LookEntry entry, String ending) {

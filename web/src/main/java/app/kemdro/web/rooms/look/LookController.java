@@ -9,7 +9,6 @@ import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Mending;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.Proposals;
-import app.kemdro.core.plan.Trials;
 import app.kemdro.web.parts.figure.FigureModel;
 import app.kemdro.web.parts.figure.FigureModel.Tint;
 import app.kemdro.web.parts.figure.LookTints;
@@ -283,6 +282,11 @@ class LookController {
         return change(press, look -> LookChange.sides(look, entry, trade.body()), model, after);
     }
 
+    @PostMapping("/jobs/{id}/look/apart")
+    String apart(@ModelAttribute Press press, @RequestParam String entry, Model model, RedirectAttributes after) {
+        return change(press, look -> LookChange.apart(look, entry, press.zones()), model, after);
+    }
+
     /** Applies a mend: the one that says so, tried again on the look as it is now. */
     @PostMapping("/jobs/{id}/look/mend")
     String mend(
@@ -325,25 +329,8 @@ class LookController {
     @PostMapping("/jobs/{id}/look/fill")
     String fill(@ModelAttribute Press press, Model model, RedirectAttributes after) {
         Job job = jobs.get(press.id());
-        return change(press, look -> filled(look, job, press.artist()), model, after);
-    }
-
-    private Look filled(Look look, Job job, String artist) {
-        Proposals proposals = new Proposals(trade, job.brief(), false, usual.of(artist));
-        Look now = look;
-        for (int k = 0; k < trade.body().zones().size(); k++) {
-            Trials trials = plans.trials(now, job);
-            Look before = now;
-            Optional<Look> next = proposals.fills(now).stream()
-                    .map(Proposals.Proposal::look)
-                    .filter(l -> !l.equals(before) && trials.mayBeOffered(l))
-                    .findFirst();
-            if (next.isEmpty()) {
-                break;
-            }
-            now = next.get();
-        }
-        return now;
+        Proposals proposals = new Proposals(trade, job.brief(), false, usual.of(press.artist()));
+        return change(press, look -> Filling.of(look, job, proposals, plans), model, after);
     }
 
     /** Takes the last change of the look back. */
