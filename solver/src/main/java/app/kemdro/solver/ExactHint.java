@@ -2,7 +2,12 @@ package app.kemdro.solver;
 
 import app.kemdro.core.schedule.Schedule;
 import app.kemdro.core.schedule.ScheduledTask;
+import app.kemdro.solver.ExactModel.Rested;
 import app.kemdro.solver.ExactModel.Step;
+import app.kemdro.solver.ExactModel.Way;
+import com.google.ortools.sat.BoolVar;
+import com.google.ortools.sat.Literal;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** A schedule that is known, told to a model so that its search begins there. */
@@ -17,37 +22,34 @@ final class ExactHint {
     void from(Schedule known) {
         for (ScheduledTask p : known.placed()) {
             Step step = exact.step(p.task());
-            exact.model().addHint(step.start(), p.start());
-            exact.model().addHint(step.end(), p.end());
-            exact.model().addHint(step.length(), p.end() - p.start());
-            for (int m = 0; m < step.modes().size(); m++) {
-                exact.model().addHint(step.modes().get(m), m == p.mode() ? 1 : 0);
-            }
-            for (int w = 0; w < step.hands().size(); w++) {
-                exact.model().addHint(step.hands().get(w), is(p.worker(), w));
-            }
-            for (int w = 0; w < step.helpers().size(); w++) {
-                exact.model().addHint(step.helpers().get(w), is(p.helper(), w));
+            exact.model().addHint(step.start(), exact.grid().within(p.start()));
+            for (Way way : step.ways().size() > 1 ? step.ways() : List.<Way>of()) {
+                say(way.is(), way.mode() == p.mode() && is(p.worker(), way.crew()) && is(p.helper(), way.helper()));
             }
         }
-        for (int k = 0; k < exact.breaks().size(); k++) {
+        for (int k = 0; k < exact.rests().size(); k++) {
+            Rested rest = exact.rests().get(k);
             boolean there = k < known.rests().size();
-            exact.model().addHint(exact.breaks().get(k).there(), there ? 1 : 0);
+            say(rest.there(), there);
             if (there) {
                 exact.model()
                         .addHint(
-                                exact.breaks().get(k).start(),
-                                known.rests().get(k).start());
-                exact.model()
-                        .addHint(
-                                exact.breaks().get(k).end(),
-                                known.rests().get(k).end());
+                                rest.start(),
+                                exact.grid().within(known.rests().get(k).start()));
             }
         }
-        exact.model().addHint(exact.ready(), known.ready());
+        exact.model().addHint(exact.ready(), exact.grid().within(known.ready()));
     }
 
-    private int is(@Nullable String hands, int worker) {
-        return exact.network().workers().get(worker).id().equals(hands) ? 1 : 0;
+    private void say(Literal literal, boolean is) {
+        if (literal instanceof BoolVar variable) {
+            exact.model().addHint(variable, is ? 1 : 0);
+        }
+    }
+
+    private boolean is(@Nullable String hands, int crew) {
+        return crew < 0
+                ? hands == null
+                : exact.crews().get(crew).hands().stream().anyMatch(w -> w.id().equals(hands));
     }
 }

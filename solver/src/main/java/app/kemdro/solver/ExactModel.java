@@ -1,121 +1,271 @@
 package app.kemdro.solver;
 
+import app.kemdro.core.schedule.Lag;
+import app.kemdro.core.schedule.Pin;
 import app.kemdro.core.schedule.Schedule;
 import app.kemdro.core.schedule.Task;
 import app.kemdro.core.schedule.Task.Mode;
 import app.kemdro.core.schedule.TaskNetwork;
-import app.kemdro.core.schedule.Worker;
 import com.google.ortools.sat.BoolVar;
 import com.google.ortools.sat.CpModel;
-import com.google.ortools.sat.CpSolver;
 import com.google.ortools.sat.DecisionStrategyProto;
 import com.google.ortools.sat.IntVar;
 import com.google.ortools.sat.IntervalVar;
+import com.google.ortools.sat.LinearArgument;
 import com.google.ortools.sat.LinearExpr;
-import com.google.ortools.sat.LinearExprBuilder;
+import com.google.ortools.sat.Literal;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.ToLongFunction;
+import java.util.function.ToIntFunction;
 import java.util.stream.IntStream;
 
 /**
- * A network as a model of constraint programming: a start and an end for each task, a choice of hands and of a way to settle,
- * lags, what hands, zones and the tool can do at once, and breaks for everybody.
+ * A network as a model of constraint programming, counted in steps of its grid: a start for each task and a choice of the way it is
+ * done, lags, what hands, zones and the tool can do at once, and breaks for everybody.
  */
 final class ExactModel {
     private final TaskNetwork network;
+    private final Grid grid;
+    private final List<Crew> crews;
     private final CpModel model = new CpModel();
-    private final Map<String, Step> steps = new HashMap<>();
-    private final List<Break> breaks;
-    private final IntVar ready;
+    private final Map<String, Step> steps = new LinkedHashMap<>();
+    private final List<Rested> rests;
     private final int horizon;
+    private final IntVar ready;
 
     /**
      * A task as variables.
      *
-     * @param hands one for each of the network's workers, in their order; none where nobody has hands on it
-     * @param helpers likewise, for the ways that take two pairs of hands; none where it has no such way
-     * @param modes one for each way of the task, in their order
+     * @param ways ways it can be done in, one of which is chosen
      */
-    record Step(
-            Task task,
-            IntVar start,
-            IntVar end,
-            IntVar length,
-            IntervalVar work,
-            List<BoolVar> hands,
-            List<BoolVar> helpers,
-            List<BoolVar> modes) {}
+    record Step(Task task, IntVar start, List<Way> ways) {
+        boolean handsOn() {
+            return task.needs() != Task.Needs.NOBODY;
+        }
 
-    /** A break as variables; a break that is not needed is not there. */
-    record Break(BoolVar there, IntVar start, IntVar end, IntervalVar span) {}
+        int shortest() {
+            return ways.stream().mapToInt(Way::length).min().orElseThrow();
+        }
+    }
 
     /**
-     * Builds the model.
+     * One way to do a task.
      *
-     * @param horizon second by which all is over in the schedules that are looked for
+     * @param is whether it is this one
+     * @param mode number of the task's mode
+     * @param crew number of the crew that does it, -1 where nobody does
+     * @param helper number of the crew that helps, -1 where nobody does
+     * @param length steps of the grid until hands and tool let go
      */
-    ExactModel(TaskNetwork network, int horizon) {
+    record Way(Literal is, int mode, int crew, int helper, int length) {
+        int takes(int of) {
+            return (crew == of ? 1 : 0) + (helper == of ? 1 : 0);
+        }
+    }
+
+    /** A break as variables; a break that is not needed is not there. */
+    record Rested(Literal there, IntVar start, int length, IntervalVar span) {}
+
+    /**
+     * Builds the model of what is ready within so many seconds.
+     *
+     * @param within second by which all is over in the schedules that are looked for
+     * @param least second before which nothing is ready, if the soonest is looked for; else below 0, and any is as good
+     */
+    ExactModel(TaskNetwork network, int within, int least) {
         this.network = network;
-        this.horizon = horizon;
-        this.ready = model.newIntVar(0, horizon, "ready");
-        network.tasks().forEach(t -> steps.put(t.id(), variables(t)));
-        new WayConstraints(this).add();
-        new LagConstraints(this).add();
-        this.breaks = new RestConstraints(this).breaks();
+        this.grid = Grid.of(network);
+        this.crews = Crew.of(network);
+        this.horizon = grid.within(within);
+        Reach reach = new Reach(network, grid, crews);
+        network.tasks().forEach(t -> steps.put(t.id(), variables(t, reach)));
+        this.ready = model.newIntVar(Math.max(0, grid.reaching(Math.max(0, least))), Math.max(0, horizon), "ready");
+        steps.values().forEach(this::ready);
+        network.lags().forEach(this::lag);
+        network.pins().forEach(this::pin);
+        this.rests = new RestConstraints(this).add();
         new HandConstraints(this).add();
         new ZoneConstraints(this).add();
         new PostureConstraints(this).add();
         new ToolConstraints(this).add();
-        for (Step step : steps.values()) {
-            model.addGreaterOrEqual(ready, workedInto(step.task()) ? step.end() : moment(step, Mode::settled));
+        if (least >= 0) {
+            model.minimize(ready);
         }
-        model.minimize(ready);
         model.addDecisionStrategy(
-                network.tasks().stream().map(t -> steps.get(t.id()).start()).toArray(IntVar[]::new),
+                steps.values().stream().map(Step::start).toArray(IntVar[]::new),
                 DecisionStrategyProto.VariableSelectionStrategy.CHOOSE_LOWEST_MIN,
                 DecisionStrategyProto.DomainReductionStrategy.SELECT_MIN_VALUE);
     }
 
-    /** A start and an end, who could have hands on it, who could help, and the ways it could be done. */
-    private Step variables(Task task) {
-        IntVar start = model.newIntVar(0, horizon, "s " + task.id());
-        IntVar end = model.newIntVar(0, horizon, "e " + task.id());
-        IntVar length = model.newIntVar(0, horizon, "d " + task.id());
-        boolean handsOn = task.needs() != Task.Needs.NOBODY;
-        List<String> crew = handsOn ? network.workers().stream().map(Worker::id).toList() : List.of();
-        boolean helped = task.modes().stream().anyMatch(Mode::helped);
-        return new Step(
-                task,
-                start,
-                end,
-                length,
-                model.newIntervalVar(start, length, end, "w " + task.id()),
-                crew.stream().map(w -> model.newBoolVar(w + " " + task.id())).toList(),
-                helped
-                        ? crew.stream()
-                                .map(w -> model.newBoolVar(w + " helps " + task.id()))
-                                .toList()
-                        : List.of(),
-                IntStream.range(0, task.modes().size())
-                        .mapToObj(m -> model.newBoolVar("m" + m + " " + task.id()))
-                        .toList());
-    }
-
-    CpModel model() {
-        return model;
-    }
-
-    /** The end of a task and so many seconds, as its mode says. */
-    static LinearExprBuilder moment(Step step, ToLongFunction<Mode> seconds) {
-        LinearExprBuilder sum = LinearExpr.newBuilder().add(step.end());
-        for (int m = 0; m < step.modes().size(); m++) {
-            sum.addTerm(
-                    step.modes().get(m), seconds.applyAsLong(step.task().modes().get(m)));
+    private Step variables(Task task, Reach reach) {
+        List<Way> ways = new ArrayList<>();
+        for (int m = 0; m < task.modes().size(); m++) {
+            Mode mode = task.modes().get(m);
+            boolean noTool = m > 0 && mode.tool() > 0 && network.tools() == 0;
+            if (!noTool) {
+                ways.addAll(ways(task, m, mode));
+            }
         }
-        return sum;
+        int head = reach.head(task.id());
+        int last = horizon - reach.tail(task.id());
+        // a start that is too late for the horizon: no schedule; said by a domain that is empty once the way is chosen
+        IntVar start = model.newIntVar(head, Math.max(head, last), task.id());
+        if (last < head || ways.isEmpty()) {
+            model.addBoolOr(new Literal[0]);
+        }
+        return new Step(task, start, chosen(task, ways));
+    }
+
+    private List<Way> ways(Task task, int m, Mode mode) {
+        List<Way> ways = new ArrayList<>();
+        if (task.needs() == Task.Needs.NOBODY) {
+            ways.add(new Way(model.trueLiteral(), m, -1, -1, grid.steps(task.work() + mode.tool())));
+            return ways;
+        }
+        for (int c = 0; c < crews.size(); c++) {
+            Crew crew = crews.get(c);
+            if (!crew.can(task)) {
+                continue;
+            }
+            int length = grid.steps(crew.any().seconds(task, mode) + mode.tool());
+            if (!mode.helped()) {
+                ways.add(new Way(model.trueLiteral(), m, c, -1, length));
+                continue;
+            }
+            for (int h = 0; h < crews.size(); h++) {
+                if (h != c || crew.size() > 1) {
+                    ways.add(new Way(model.trueLiteral(), m, c, h, length));
+                }
+            }
+        }
+        return ways;
+    }
+
+    /** The same with a choice: none where there is one way, one variable where there are two. */
+    private List<Way> chosen(Task task, List<Way> ways) {
+        if (ways.size() < 2) {
+            return ways;
+        }
+        List<Literal> is = new ArrayList<>();
+        if (ways.size() == 2) {
+            BoolVar first = model.newBoolVar("w " + task.id());
+            is.add(first);
+            is.add(first.not());
+        } else {
+            IntStream.range(0, ways.size()).forEach(k -> is.add(model.newBoolVar("w" + k + " " + task.id())));
+            model.addExactlyOne(is);
+        }
+        return IntStream.range(0, ways.size())
+                .mapToObj(k -> {
+                    Way w = ways.get(k);
+                    return new Way(is.get(k), w.mode(), w.crew(), w.helper(), w.length());
+                })
+                .toList();
+    }
+
+    /** Everything is ready when it has ended and, where nothing is worked into it, settled. */
+    private void ready(Step step) {
+        boolean into = workedInto(step.task());
+        boolean followed = network.lags().stream()
+                .anyMatch(l -> l.from().equals(step.task().id()) && (into || l.kind() == Lag.Kind.SETTLED));
+        if (!followed) {
+            after(step, w -> w.length() + (into ? 0 : settled(step, w)), ready);
+        }
+    }
+
+    /** That a moment of a step, so many steps of the grid after its start, comes no later than this. */
+    private void after(Step step, ToIntFunction<Way> moment, LinearArgument later) {
+        int least = step.ways().stream().mapToInt(moment).min().orElse(0);
+        model.addGreaterOrEqual(later, plus(step.start(), least));
+        Map<Integer, List<Literal>> more = new HashMap<>();
+        step.ways().stream()
+                .filter(w -> moment.applyAsInt(w) > least)
+                .forEach(w -> more.computeIfAbsent(moment.applyAsInt(w), k -> new ArrayList<>())
+                        .add(w.is()));
+        more.forEach((steps, ways) -> ways.forEach(
+                w -> model.addGreaterOrEqual(later, plus(step.start(), steps)).onlyEnforceIf(w)));
+    }
+
+    private void lag(Lag lag) {
+        Step from = step(lag.from());
+        Step to = step(lag.to());
+        after(from, w -> w.length() + grid.steps(lag.opensAfter(mode(from, w))), to.start());
+        for (Way way : from.ways()) {
+            int most = lag.shutsAfter(mode(from, way));
+            if (most < Mode.NEVER) {
+                var kept = model.addLessOrEqual(to.start(), plus(from.start(), way.length() + grid.within(most)));
+                if (from.ways().size() > 1) {
+                    kept.onlyEnforceIf(way.is());
+                }
+            }
+        }
+    }
+
+    private void pin(Pin pin) {
+        Step step = step(pin.task());
+        model.addGreaterOrEqual(step.start(), grid.reaching(pin.from()));
+        if (pin.until() < Mode.NEVER) {
+            model.addLessOrEqual(step.start(), grid.within(pin.until()));
+        }
+        if (pin.worker() != null) {
+            step.ways().stream()
+                    .filter(w ->
+                            w.crew() >= 0 && !crews.get(w.crew()).any().id().equals(pin.worker()))
+                    .forEach(w -> model.addBoolAnd(new Literal[] {w.is().not()}));
+        }
+    }
+
+    /**
+     * A step's own stretches of time, from its start to a moment: one that is always there if that moment is the same in every way, else
+     * one for each way in which it is there.
+     */
+    List<Stretch> stretches(Step step, ToIntFunction<Way> length, ToIntFunction<Way> takes) {
+        boolean same = step.ways().stream().mapToInt(length).distinct().count() == 1
+                && step.ways().stream().mapToInt(takes).distinct().count() == 1;
+        List<Stretch> all = new ArrayList<>();
+        if (same) {
+            Way way = step.ways().get(0);
+            if (takes.applyAsInt(way) > 0) {
+                all.add(new Stretch(
+                        model.newFixedSizeIntervalVar(
+                                step.start(),
+                                length.applyAsInt(way),
+                                "i " + step.task().id()),
+                        takes.applyAsInt(way)));
+            }
+            return all;
+        }
+        for (Way way : step.ways()) {
+            if (takes.applyAsInt(way) > 0) {
+                all.add(new Stretch(
+                        model.newOptionalFixedSizeIntervalVar(
+                                step.start(),
+                                length.applyAsInt(way),
+                                way.is(),
+                                "i " + step.task().id()),
+                        takes.applyAsInt(way)));
+            }
+        }
+        return all;
+    }
+
+    /** A stretch of time and how much of something it takes. */
+    record Stretch(IntervalVar span, int takes) {}
+
+    static LinearExpr plus(IntVar start, long steps) {
+        return LinearExpr.affine(start, 1, steps);
+    }
+
+    Mode mode(Step step, Way way) {
+        return step.task().modes().get(way.mode());
+    }
+
+    int settled(Step step, Way way) {
+        return grid.steps(mode(step, way).settled());
     }
 
     boolean workedInto(Task task) {
@@ -128,20 +278,28 @@ final class ExactModel {
     }
 
     /** Reads the schedule that was found. */
-    Schedule schedule(CpSolver solver, int leastReady) {
-        return new ExactReading(this, solver).schedule(leastReady);
+    Schedule schedule(ToIntFunction<IntVar> value, java.util.function.Predicate<Literal> is, int leastReady) {
+        return new ExactReading(this, value, is).schedule(leastReady);
+    }
+
+    CpModel model() {
+        return model;
     }
 
     TaskNetwork network() {
         return network;
     }
 
-    Collection<Step> steps() {
-        return steps.values();
+    Grid grid() {
+        return grid;
     }
 
-    IntVar ready() {
-        return ready;
+    List<Crew> crews() {
+        return crews;
+    }
+
+    Collection<Step> steps() {
+        return steps.values();
     }
 
     int horizon() {
@@ -152,7 +310,11 @@ final class ExactModel {
         return steps.get(task);
     }
 
-    List<Break> breaks() {
-        return breaks;
+    List<Rested> rests() {
+        return rests;
+    }
+
+    IntVar ready() {
+        return ready;
     }
 }

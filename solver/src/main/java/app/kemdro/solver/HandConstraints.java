@@ -1,18 +1,17 @@
 package app.kemdro.solver;
 
-import app.kemdro.core.schedule.Task;
 import app.kemdro.core.schedule.Worker;
-import app.kemdro.solver.ExactModel.Break;
+import app.kemdro.solver.ExactModel.Rested;
 import app.kemdro.solver.ExactModel.Step;
-import com.google.ortools.sat.BoolVar;
+import app.kemdro.solver.ExactModel.Stretch;
+import app.kemdro.solver.ExactModel.Way;
+import com.google.ortools.sat.CumulativeConstraint;
 import com.google.ortools.sat.IntervalVar;
-import com.google.ortools.sat.LinearExpr;
-import com.google.ortools.sat.LinearExprBuilder;
-import com.google.ortools.sat.Literal;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
-/** Hands in a model: who may do a task and who helps, within their hours, one thing at a time and nothing while they rest. */
+/** Hands in a model: within their hours, no more at once than there are, and nothing while they rest. */
 final class HandConstraints {
     private final ExactModel exact;
 
@@ -21,87 +20,67 @@ final class HandConstraints {
     }
 
     void add() {
-        exact.steps().forEach(this::does);
-        exact.steps().forEach(this::helps);
-        for (int w = 0; w < exact.network().workers().size(); w++) {
-            oneAtATime(w);
+        List<Crew> crews = exact.crews();
+        exact.steps().forEach(this::withinHours);
+        for (int c = 0; c < crews.size(); c++) {
+            int crew = c;
+            List<Stretch> work = new ArrayList<>();
+            exact.steps().forEach(s -> work.addAll(exact.stretches(s, Way::length, w -> w.takes(crew))));
+            atOnce(work, crews.get(c).size());
         }
-        exact.steps().stream()
-                .filter(s -> s.hands().isEmpty())
-                .forEach(s -> exact.model().addNoOverlap(withBreaks(List.of(s.work()))));
+        if (crews.size() > 1) {
+            // all hands together: follows from each crew by itself, and says it sooner
+            List<Stretch> work = new ArrayList<>();
+            exact.steps().stream()
+                    .filter(Step::handsOn)
+                    .forEach(s -> work.addAll(exact.stretches(s, Way::length, w -> w.helper() < 0 ? 1 : 2)));
+            atOnce(work, crews.stream().mapToInt(Crew::size).sum());
+        }
+        exact.steps().stream().filter(s -> !s.handsOn()).forEach(s -> {
+            for (Stretch alone : exact.stretches(s, Way::length, w -> 1)) {
+                exact.model()
+                        .addNoOverlap(Stream.concat(
+                                        Stream.of(alone.span()),
+                                        exact.rests().stream().map(Rested::span))
+                                .toList());
+            }
+        });
     }
 
-    /** One pair of hands; a lead's where it needs one. */
-    private void does(Step step) {
-        if (step.task().needs() == Task.Needs.NOBODY) {
+    private void withinHours(Step step) {
+        for (Way way : step.ways()) {
+            if (way.crew() >= 0) {
+                within(step, way, exact.crews().get(way.crew()).any());
+            }
+            if (way.helper() >= 0) {
+                within(step, way, exact.crews().get(way.helper()).any());
+            }
+        }
+    }
+
+    private void within(Step step, Way way, Worker hands) {
+        int from = exact.grid().reaching(Math.max(0, hands.from()));
+        if (from > 0) {
+            exact.model().addGreaterOrEqual(step.start(), from).onlyEnforceIf(way.is());
+        }
+        int until = exact.grid().within(hands.until());
+        if (until < exact.horizon()) {
+            exact.model()
+                    .addLessOrEqual(ExactModel.plus(step.start(), way.length()), until)
+                    .onlyEnforceIf(way.is());
+        }
+    }
+
+    private void atOnce(List<Stretch> work, int hands) {
+        if (hands == 1) {
+            List<IntervalVar> line =
+                    new ArrayList<>(work.stream().map(Stretch::span).toList());
+            exact.rests().forEach(r -> line.add(r.span()));
+            exact.model().addNoOverlap(line);
             return;
         }
-        List<Literal> able = new ArrayList<>();
-        for (int w = 0; w < step.hands().size(); w++) {
-            Worker worker = exact.network().workers().get(w);
-            if (step.task().needs() == Task.Needs.LEAD && !worker.lead()) {
-                exact.model().addEquality(step.hands().get(w), 0);
-            } else {
-                able.add(step.hands().get(w));
-                withinHours(step, worker, step.hands().get(w));
-            }
-        }
-        exact.model().addExactlyOne(able.toArray(Literal[]::new));
-    }
-
-    /** A second pair where the way takes two, never the same. */
-    private void helps(Step step) {
-        if (step.helpers().isEmpty()) {
-            return;
-        }
-        LinearExprBuilder takesTwo = LinearExpr.newBuilder();
-        for (int m = 0; m < step.modes().size(); m++) {
-            if (step.task().modes().get(m).helped()) {
-                takesTwo.add(step.modes().get(m));
-            }
-        }
-        for (int w = 0; w < step.helpers().size(); w++) {
-            BoolVar helps = step.helpers().get(w);
-            exact.model().addImplication(helps, step.hands().get(w).not());
-            withinHours(step, exact.network().workers().get(w), helps);
-        }
-        exact.model().addEquality(LinearExpr.sum(step.helpers().toArray(BoolVar[]::new)), takesTwo);
-    }
-
-    private void withinHours(Step step, Worker worker, BoolVar is) {
-        exact.model()
-                .addGreaterOrEqual(step.start(), Math.max(0, worker.from()))
-                .onlyEnforceIf(is);
-        exact.model().addLessOrEqual(step.end(), worker.until()).onlyEnforceIf(is);
-    }
-
-    private void oneAtATime(int w) {
-        List<IntervalVar> line = new ArrayList<>();
-        for (Step step : exact.steps()) {
-            if (!step.hands().isEmpty()) {
-                line.add(busy(step, step.hands().get(w), "h" + w));
-            }
-            if (!step.helpers().isEmpty()) {
-                line.add(busy(step, step.helpers().get(w), "l" + w));
-            }
-        }
-        exact.model().addNoOverlap(withBreaks(line));
-    }
-
-    private IntervalVar busy(Step step, BoolVar is, String name) {
-        return exact.model()
-                .newOptionalIntervalVar(
-                        step.start(),
-                        step.length(),
-                        step.end(),
-                        is,
-                        name + step.task().id());
-    }
-
-    private List<IntervalVar> withBreaks(List<IntervalVar> line) {
-        List<IntervalVar> all =
-                new ArrayList<>(exact.breaks().stream().map(Break::span).toList());
-        all.addAll(line);
-        return all;
+        CumulativeConstraint together = exact.model().addCumulative(hands);
+        work.forEach(w -> together.addDemand(w.span(), w.takes()));
+        exact.rests().forEach(r -> together.addDemand(r.span(), hands));
     }
 }

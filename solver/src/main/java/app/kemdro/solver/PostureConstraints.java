@@ -1,6 +1,10 @@
 package app.kemdro.solver;
 
 import app.kemdro.solver.ExactModel.Step;
+import app.kemdro.solver.ExactModel.Stretch;
+import app.kemdro.solver.ExactModel.Way;
+import com.google.ortools.sat.IntervalVar;
+import java.util.ArrayList;
 import java.util.List;
 
 /** Ways to sit in a model. */
@@ -19,9 +23,17 @@ final class PostureConstraints {
         for (int i = 0; i < all.size(); i++) {
             for (Step other : all.subList(i + 1, all.size())) {
                 if (all.get(i).task().otherPosture(other.task())) {
-                    exact.model().addNoOverlap(List.of(all.get(i).work(), other.work()));
+                    List<IntervalVar> both = new ArrayList<>(spans(all.get(i)));
+                    both.addAll(spans(other));
+                    exact.model().addNoOverlap(both);
                 }
             }
         }
+    }
+
+    private List<IntervalVar> spans(Step step) {
+        return exact.stretches(step, Way::length, w -> 1).stream()
+                .map(Stretch::span)
+                .toList();
     }
 }

@@ -1,8 +1,10 @@
 package app.kemdro.solver;
 
 import app.kemdro.solver.ExactModel.Step;
-import com.google.ortools.sat.CumulativeConstraint;
-import com.google.ortools.sat.IntVar;
+import app.kemdro.solver.ExactModel.Way;
+import com.google.ortools.sat.IntervalVar;
+import java.util.ArrayList;
+import java.util.List;
 
 /** The tool that settles faster in a model: a way that needs it holds it to the end of its task. */
 final class ToolConstraints {
@@ -14,28 +16,25 @@ final class ToolConstraints {
 
     /** No more of it runs at once than lies in the room. */
     void add() {
-        if (exact.network().tools() == 0) {
-            return;
-        }
-        CumulativeConstraint shared =
-                exact.model().addCumulative(exact.network().tools());
+        List<IntervalVar> runs = new ArrayList<>();
         for (Step step : exact.steps()) {
-            for (int m = 0; m < step.modes().size(); m++) {
-                int tool = step.task().modes().get(m).tool();
+            for (Way way : step.ways()) {
+                int tool = exact.grid().steps(exact.mode(step, way).tool());
                 if (tool > 0) {
-                    IntVar from = exact.model()
-                            .newIntVar(0, exact.horizon(), "t " + step.task().id());
-                    shared.addDemand(
-                            exact.model()
-                                    .newOptionalIntervalVar(
-                                            from,
-                                            exact.model().newConstant(tool),
-                                            step.end(),
-                                            step.modes().get(m),
-                                            "t" + step.task().id()),
-                            1);
+                    runs.add(exact.model()
+                            .newOptionalFixedSizeIntervalVar(
+                                    ExactModel.plus(step.start(), way.length() - (long) tool),
+                                    tool,
+                                    way.is(),
+                                    "t " + step.task().id()));
                 }
             }
+        }
+        if (exact.network().tools() == 1) {
+            exact.model().addNoOverlap(runs);
+        } else if (exact.network().tools() > 1) {
+            var shared = exact.model().addCumulative(exact.network().tools());
+            runs.forEach(r -> shared.addDemand(r, 1));
         }
     }
 }

@@ -2,15 +2,18 @@ package app.kemdro.solver;
 
 import app.kemdro.core.schedule.Lag;
 import app.kemdro.core.schedule.Task;
-import app.kemdro.core.schedule.Task.Mode;
 import app.kemdro.solver.ExactModel.Step;
+import app.kemdro.solver.ExactModel.Stretch;
+import app.kemdro.solver.ExactModel.Way;
 import com.google.ortools.sat.IntVar;
 import com.google.ortools.sat.IntervalVar;
-import com.google.ortools.sat.LinearArgument;
+import com.google.ortools.sat.LinearExpr;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 
 /** Zones in a model: what is worked on, held still, and what lies there until it has settled. */
@@ -25,18 +28,25 @@ final class ZoneConstraints {
     void add() {
         Map<String, List<IntervalVar>> lines = new TreeMap<>();
         for (Step step : exact.steps()) {
+            Map<List<String>, List<IntervalVar>> alike = new HashMap<>();
+            List<IntervalVar> held = spans(step, Way::length);
             for (String zone : step.task().holds()) {
                 if (!step.task().zones().contains(zone)) {
-                    lines.computeIfAbsent(zone, k -> new ArrayList<>()).add(step.work());
+                    lines.computeIfAbsent(zone, k -> new ArrayList<>()).addAll(held);
                 }
             }
-            Map<List<String>, IntervalVar> alike = new HashMap<>();
             for (String zone : step.task().zones()) {
-                IntervalVar busy = alike.computeIfAbsent(into(step.task(), zone), next -> busy(step, next));
-                lines.computeIfAbsent(zone, k -> new ArrayList<>()).add(busy);
+                lines.computeIfAbsent(zone, k -> new ArrayList<>())
+                        .addAll(alike.computeIfAbsent(into(step.task(), zone), next -> busy(step, next)));
             }
         }
-        lines.values().forEach(exact.model()::addNoOverlap);
+        // zones on which the same happens are one
+        Set<List<IntervalVar>> said = new HashSet<>();
+        lines.values().stream().filter(l -> l.size() > 1).filter(said::add).forEach(exact.model()::addNoOverlap);
+    }
+
+    private List<IntervalVar> spans(Step step, java.util.function.ToIntFunction<Way> length) {
+        return exact.stretches(step, length, w -> 1).stream().map(Stretch::span).toList();
     }
 
     /** Tasks that work into what this one leaves in a zone. */
@@ -54,22 +64,36 @@ final class ZoneConstraints {
     }
 
     /** A zone is busy until what lies there has settled, or until something is worked into it; tied work keeps it till then. */
-    private IntervalVar busy(Step step, List<String> next) {
-        if (next.isEmpty() && step.task().modes().stream().allMatch(m -> m.settled() == 0)) {
-            return step.work();
+    private List<IntervalVar> busy(Step step, List<String> next) {
+        if (next.isEmpty()) {
+            return spans(step, w -> w.length() + exact.settled(step, w));
         }
-        String id =
-                step.task().id() + " " + next.size() + next.stream().findFirst().orElse("");
-        IntVar until = exact.model().newIntVar(0, 2L * exact.horizon(), "u " + id);
+        String id = step.task().id() + " " + next.size() + next.get(0);
+        long latest = 2L * exact.horizon();
+        IntVar until = exact.model().newIntVar(0, latest, "u " + id);
         boolean tied = exact.network().lags().stream()
                 .anyMatch(l -> l.from().equals(step.task().id()) && next.contains(l.to()) && l.into() && l.ties());
-        List<LinearArgument> moments = new ArrayList<>();
-        next.forEach(n -> moments.add(exact.step(n).start()));
-        if (!tied) {
-            moments.add(ExactModel.moment(step, Mode::settled).build());
+        if (tied && next.size() == 1) {
+            exact.model().addEquality(until, exact.step(next.get(0)).start());
+        } else {
+            List<LinearExpr> moments = new ArrayList<>();
+            next.forEach(n -> moments.add(ExactModel.plus(exact.step(n).start(), 0)));
+            if (!tied) {
+                moments.add(ExactModel.plus(settles(step, id, latest), 0));
+            }
+            exact.model().addMinEquality(until, moments);
         }
-        exact.model().addMinEquality(until, moments);
-        IntVar length = exact.model().newIntVar(0, 2L * exact.horizon(), "ul " + id);
-        return exact.model().newIntervalVar(step.start(), length, until, "b " + id);
+        IntVar length = exact.model().newIntVar(0, latest, "ul " + id);
+        return List.of(exact.model().newIntervalVar(step.start(), length, until, "b " + id));
+    }
+
+    private IntVar settles(Step step, String id, long latest) {
+        IntVar settled = exact.model().newIntVar(0, latest, "se " + id);
+        for (Way way : step.ways()) {
+            exact.model()
+                    .addEquality(settled, ExactModel.plus(step.start(), way.length() + (long) exact.settled(step, way)))
+                    .onlyEnforceIf(way.is());
+        }
+        return settled;
     }
 }

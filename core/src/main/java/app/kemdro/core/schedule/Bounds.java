@@ -42,7 +42,7 @@ final class Bounds {
         int least = Integer.MAX_VALUE;
         for (int m : net.ways[i]) {
             Task.Mode mode = net.tasks[i].modes().get(m);
-            least = Math.min(least, mode.tool() + lag.least(mode));
+            least = Math.min(least, mode.tool() + lag.opensAfter(mode));
         }
         return least;
     }

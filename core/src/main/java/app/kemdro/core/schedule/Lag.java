@@ -32,7 +32,7 @@ public record Lag(
     }
 
     /** Seconds after the earlier task's end at which the later may begin. */
-    int least(Task.Mode mode) {
+    public int opensAfter(Task.Mode mode) {
         return switch (kind) {
             case END, FRESH, AFTER -> 0;
             case USABLE -> mode.usable();
@@ -41,18 +41,18 @@ public record Lag(
     }
 
     /** Seconds after the earlier task's end by which the later must have begun. */
-    int most(Task.Mode mode) {
+    public int shutsAfter(Task.Mode mode) {
         int limit = switch (kind) {
             case END, SETTLED, AFTER -> Task.Mode.NEVER;
             case USABLE -> mode.closes();
             case FRESH -> Math.min(mode.usable(), mode.closes());
         };
-        return within == null ? limit : Math.min(limit, least(mode) + within);
+        return within == null ? limit : Math.min(limit, opensAfter(mode) + within);
     }
 
     /** The second by which the later task must have begun after an earlier one that ended then, settling in this way. */
     public long latest(int end, Task.Mode mode) {
-        return (long) end + most(mode);
+        return (long) end + shutsAfter(mode);
     }
 
     /** The second at which the later task may begin, once the earlier one has its times. */

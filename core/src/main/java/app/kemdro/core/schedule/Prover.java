@@ -20,6 +20,30 @@ public interface Prover {
     Proof prove(TaskNetwork network, Optional<Schedule> known, Duration limit, BooleanSupplier stop);
 
     /**
+     * The same for as long as a clock goes: how far it comes depends on the machine, and somebody waits.
+     *
+     * @param watch hears what is found and proven, and may end it
+     */
+    Proof settle(TaskNetwork network, Optional<Schedule> known, Duration clock, Watch watch);
+
+    /** Whoever looks on while a search goes on; called from its thread. */
+    interface Watch {
+        /** Whether nobody wants it any more; asked now and then. */
+        boolean isStopped();
+
+        /** A shorter order was found. */
+        default void found(Schedule better) {}
+
+        /** No order is ready before this second; because of what. */
+        default void proven(int least, String because) {}
+
+        /** Looks on until it is told to stop. */
+        static Watch until(BooleanSupplier stop) {
+            return stop::getAsBoolean;
+        }
+    }
+
+    /**
      * What was found.
      *
      * @param schedule the shortest schedule found, if any; its {@code leastReady} is what was proven

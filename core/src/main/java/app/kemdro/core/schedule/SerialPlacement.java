@@ -181,7 +181,7 @@ final class SerialPlacement {
     int leastFrom(int from, Lag lag) {
         return net.fixed[from]
                 ? lag.opens(net.past[from]) - net.past[from].end()
-                : lag.least(net.tasks[from].modes().get(mode[from]));
+                : lag.opensAfter(net.tasks[from].modes().get(mode[from]));
     }
 
     private int limit(Arc arc) {
@@ -189,7 +189,7 @@ final class SerialPlacement {
         if (net.fixed[from]) {
             return arc.lag().shuts(net.past[from]);
         }
-        int most = arc.lag().most(net.tasks[from].modes().get(mode[from]));
+        int most = arc.lag().shutsAfter(net.tasks[from].modes().get(mode[from]));
         return most >= Mode.NEVER ? Mode.NEVER : end[from] + most;
     }
 

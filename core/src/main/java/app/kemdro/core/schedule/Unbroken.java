@@ -28,7 +28,7 @@ public final class Unbroken {
         Map<String, List<Lag>> tied = new HashMap<>();
         for (Lag lag : lags) {
             Task from = byId.get(lag.from());
-            if (from != null && from.modes().stream().allMatch(m -> lag.most(m) < rest)) {
+            if (from != null && from.modes().stream().allMatch(m -> lag.shutsAfter(m) < rest)) {
                 tied.computeIfAbsent(lag.to(), k -> new ArrayList<>()).add(lag);
             }
         }
@@ -47,7 +47,10 @@ public final class Unbroken {
             for (Lag lag : tied.getOrDefault(task.id(), List.of())) {
                 if (counted.add(lag.from())) {
                     Task from = byId.get(lag.from());
-                    seconds += from.modes().stream().mapToInt(lag::least).max().orElse(0);
+                    seconds += from.modes().stream()
+                            .mapToInt(lag::opensAfter)
+                            .max()
+                            .orElse(0);
                     open.push(from);
                 }
             }

@@ -174,9 +174,9 @@ class TaskNetworkTest {
                 new Row(Lag.Kind.SETTLED, 300, Mode.NEVER))) {
             Lag lag = lag("gum", "press", row.kind());
             Lag within = new Lag("gum", "press", row.kind(), 25, "");
-            assertThat(lag.least(mode)).as(row.toString()).isEqualTo(row.least());
-            assertThat(lag.most(mode)).as(row.toString()).isEqualTo(row.most());
-            assertThat(within.most(mode)).isEqualTo(Math.min(row.most(), row.least() + 25));
+            assertThat(lag.opensAfter(mode)).as(row.toString()).isEqualTo(row.least());
+            assertThat(lag.shutsAfter(mode)).as(row.toString()).isEqualTo(row.most());
+            assertThat(within.shutsAfter(mode)).isEqualTo(Math.min(row.most(), row.least() + 25));
             assertThat(lag.latest(60, mode)).isEqualTo(60L + row.most());
             assertThat(lag.opens(gum)).isEqualTo(60 + row.least());
             assertThat(lag.shuts(gum)).isEqualTo(row.most() == Mode.NEVER ? Mode.NEVER : 60 + row.most());

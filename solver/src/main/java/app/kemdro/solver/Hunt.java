@@ -1,0 +1,160 @@
+package app.kemdro.solver;
+
+import app.kemdro.core.schedule.Prover.Proof;
+import app.kemdro.core.schedule.Prover.Watch;
+import app.kemdro.core.schedule.Schedule;
+import app.kemdro.core.schedule.TaskNetwork;
+import com.google.ortools.sat.CpSolver;
+import com.google.ortools.sat.CpSolverSolutionCallback;
+import com.google.ortools.sat.CpSolverStatus;
+import com.google.ortools.sat.IntVar;
+import com.google.ortools.sat.Literal;
+import com.google.ortools.sat.SatParameters;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.function.ToIntFunction;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One search for the best order of a network, in turns: repairing the best that is known, and asking whether there is an order that is
+ * ready by some second. A yes is a better order, a no a better bound; asked so, with everything cut to that second, a no is found where
+ * minimising hardly moves its bound.
+ */
+final class Hunt {
+    private static final int A_DAY = 24 * 3600;
+
+    /** What share of all there is to spend the first turn takes, and seconds between which it lies; each is longer than the one before. */
+    private static final double FIRST = 0.3;
+
+    private static final double SHORTEST = 0.4;
+    private static final double LONGEST = 2;
+    private static final double LONGER = 1.5;
+
+    /** Strategies that answer questions: the linear one at once where it can, the others by what they learn. */
+    private static final List<String> ASKING = List.of("max_lp", "no_lp", "quick_restart_no_lp");
+
+    private final TaskNetwork network;
+    private final Effort effort;
+    private final Watch watch;
+    private final int grid;
+    private @Nullable Schedule best;
+    private int least;
+    private boolean impossible;
+
+    /** Whether the next turn only repairs what is known, or also builds from the beginning; they find different things. */
+    private boolean repairs = true;
+
+    /** The least second of which it is not known whether an order by it exists, though it was asked; and how long it was asked. */
+    private int unanswered = Integer.MAX_VALUE;
+
+    Hunt(TaskNetwork network, Optional<Schedule> known, int least, Effort effort, Watch watch) {
+        this.network = network;
+        this.effort = effort;
+        this.watch = watch;
+        this.grid = Grid.of(network).step();
+        this.best = known.orElse(null);
+        this.least = least;
+    }
+
+    /** Goes on until nothing shorter exists, the effort is spent, or nobody wants it any more. */
+    Proof run() {
+        if (best == null) {
+            find(Double.MAX_VALUE);
+        }
+        double turn = Math.min(LONGEST, Math.max(SHORTEST, FIRST * effort.seconds()));
+        while (!isOver() && best != null) {
+            find(turn);
+            double until = effort.left() - turn;
+            while (!isOver() && effort.left() > until) {
+                ask(Math.max(SHORTEST, (effort.left() - until) / 2));
+            }
+            turn *= LONGER;
+        }
+        Schedule found = best;
+        int proven = found == null ? least : Math.min(least, found.ready());
+        return new Proof(
+                Optional.ofNullable(found).map(s -> new Schedule(s.placed(), s.rests(), s.ready(), proven)),
+                proven,
+                impossible);
+    }
+
+    private boolean isOver() {
+        return impossible || best != null && best.ready() <= least || effort.isSpent() || watch.isStopped();
+    }
+
+    /** Looks for a shorter order beside the best that is known. */
+    private void find(double turn) {
+        ExactModel exact = new ExactModel(network, best == null ? A_DAY : best.ready(), least);
+        Optional.ofNullable(best).ifPresent(exact::hint);
+        CpSolver solver = effort.solver(turn);
+        SatParameters.Builder parameters = solver.getParameters();
+        parameters
+                .setLinearizationLevel(0)
+                .setUseDynamicPrecedenceInDisjunctive(true)
+                .setUseDynamicPrecedenceInCumulative(true);
+        if (best != null && repairs) {
+            parameters.setUseLnsOnly(true);
+        } else {
+            parameters.addSubsolvers("fixed");
+        }
+        repairs = !repairs;
+        CpSolverStatus status = effort.solve(solver, exact.model(), watch, new CpSolverSolutionCallback() {
+            @Override
+            public void onSolutionCallback() {
+                read(exact, v -> (int) value(v), this::booleanValue);
+            }
+        });
+        if (status == CpSolverStatus.OPTIMAL) {
+            proven(Optional.ofNullable(best).map(Schedule::ready).orElse(least), "nothing shorter is left to look at");
+        } else if (status == CpSolverStatus.INFEASIBLE && best == null) {
+            impossible = true;
+        } else if (status == CpSolverStatus.INFEASIBLE) {
+            proven(best.ready(), "nothing shorter is left to look at");
+        }
+    }
+
+    /** Asks whether there is an order by a second between what is proven and what is known. */
+    private void ask(double turn) {
+        int high = Math.min(best.ready() - grid, unanswered - grid);
+        if (high < least) {
+            // everything was asked; once more, and longer, from the top
+            unanswered = Integer.MAX_VALUE;
+            high = best.ready() - grid;
+        }
+        int by = least + (high - least) / 2 / grid * grid;
+        ExactModel exact = new ExactModel(network, by, -1);
+        CpSolver solver = effort.solver(turn);
+        solver.getParameters()
+                .setNumWorkers(ASKING.size())
+                .addAllSubsolvers(ASKING)
+                .setUseDynamicPrecedenceInDisjunctive(true)
+                .setUseDynamicPrecedenceInCumulative(true)
+                .setUseOverloadCheckerInCumulative(true)
+                .setUseTimetableEdgeFindingInCumulative(true);
+        CpSolverStatus status = effort.solve(solver, exact.model(), watch, null);
+        switch (status) {
+            case OPTIMAL, FEASIBLE -> {
+                read(exact, v -> (int) solver.value(v), solver::booleanValue);
+            }
+            case INFEASIBLE -> proven(by + 1, "no order is ready by " + by / 60 + " min");
+            default -> unanswered = by;
+        }
+    }
+
+    private void read(ExactModel exact, ToIntFunction<IntVar> value, Predicate<Literal> is) {
+        Schedule found = exact.schedule(value, is, least);
+        if (best == null || found.ready() < best.ready()) {
+            best = found;
+            watch.found(found);
+        }
+    }
+
+    private void proven(int second, String because) {
+        int rounded = (second + grid - 1) / grid * grid;
+        if (rounded > least) {
+            least = rounded;
+            watch.proven(least, because);
+        }
+    }
+}
