@@ -18,9 +18,6 @@ import app.kemdro.core.schedule.TaskNetwork;
 import app.kemdro.core.schedule.Worker;
 import app.kemdro.solver.ExactProver;
 import app.kemdro.solver.JobShop;
-import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
@@ -109,7 +106,7 @@ public final class ScheduleBench {
                             .map(s -> "length ×%.3f".formatted(s.ready() / (double) found.ready()))
                             .orElse("nothing found"),
                     plainTook / took,
-                    megabytes());
+                    OrdersBench.megabytes());
             if (proof.isBest()) {
                 return;
             }
@@ -167,18 +164,5 @@ public final class ScheduleBench {
 
     private static double millis(long from) {
         return (System.nanoTime() - from) / 1e6;
-    }
-
-    /** The most memory this process ever held, native parts included; 0 where the system does not say. */
-    private static long megabytes() {
-        try {
-            return Files.readAllLines(Path.of("/proc/self/status")).stream()
-                    .filter(l -> l.startsWith("VmHWM"))
-                    .mapToLong(l -> Long.parseLong(l.replaceAll("\\D", "")) / 1024)
-                    .findFirst()
-                    .orElse(0);
-        } catch (IOException e) {
-            return 0;
-        }
     }
 }

@@ -269,8 +269,10 @@ async function follow(place) {
   const answer = await fetch(`${location.pathname}/search`).catch(() => null);
   if (!answer?.ok || !place.isConnected) return;
   const state = await answer.json();
-  if (state.looking) setTimeout(() => follow(place), 600);
-  else
+  if (state.looking) {
+    place.querySelector('[data-search-says]').textContent = state.says;
+    setTimeout(() => follow(place), 600);
+  } else
     go(location.href).then(() => {
       const says = document.querySelector('[data-search-says]');
       if (says) says.textContent = state.says;

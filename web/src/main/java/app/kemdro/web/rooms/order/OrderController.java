@@ -291,8 +291,11 @@ class OrderController {
     /** How far it may be from the best, in words. */
     static String fromBest(Schedule schedule) {
         int gap = schedule.ready() - schedule.leastReady();
+        if (gap <= 0) {
+            return "Best possible: no order can be ready sooner.";
+        }
         return gap < 60
-                ? "Best possible: no order can be ready sooner."
+                ? "Best possible to the minute: no order can be ready a minute sooner."
                 : "No order can be ready more than " + Words.span(Math.round(gap / 60.0)) + " sooner.";
     }
 

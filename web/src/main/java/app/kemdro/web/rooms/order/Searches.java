@@ -4,6 +4,7 @@ import app.kemdro.core.plan.Plan;
 import app.kemdro.core.schedule.Prover;
 import app.kemdro.core.schedule.Prover.Proof;
 import app.kemdro.core.schedule.Schedule;
+import app.kemdro.solver.Courtesy;
 import app.kemdro.solver.ExactProver;
 import app.kemdro.web.parts.live.Background;
 import app.kemdro.web.parts.words.Words;
@@ -45,6 +46,38 @@ class Searches implements DisposableBean {
         Search(String version) {
             this.version = version;
         }
+
+        /** Says how far it has come whenever it has come further. */
+        private Prover.Watch watching(Plan plan) {
+            int was = plan.schedule().ready();
+            return new Prover.Watch() {
+                private int best = was;
+                private int least = plan.schedule().leastReady();
+
+                @Override
+                public boolean isStopped() {
+                    return stopped;
+                }
+
+                @Override
+                public void found(Schedule better) {
+                    best = better.ready();
+                    say();
+                }
+
+                @Override
+                public void proven(int second, String because) {
+                    least = second;
+                    say();
+                }
+
+                private void say() {
+                    long saved = Math.round((was - best) / 60.0);
+                    says = (saved > 0 ? Words.span(saved) + " sooner so far; " : "Nothing shorter so far; ")
+                            + "no order is shorter than " + Words.span(Math.round(least / 60.0)) + ".";
+                }
+            };
+        }
     }
 
     /** How a search stands. */
@@ -77,11 +110,12 @@ class Searches implements DisposableBean {
 
     private void look(long id, Plan plan, Search search, Duration limit) {
         try {
+            Courtesy.stepBack();
             if (!prover.works()) {
                 search.says = "The exact search does not run on this machine; the order stands as it is.";
                 return;
             }
-            Proof proof = prover.prove(plan.network(), Optional.of(plan.schedule()), limit, () -> search.stopped);
+            Proof proof = prover.settle(plan.network(), Optional.of(plan.schedule()), limit, search.watching(plan));
             Schedule found = proof.schedule().filter(s -> isWorth(s, plan)).orElse(plan.schedule());
             Job now = jobs.get(id);
             if (!now.version().equals(search.version)) {
