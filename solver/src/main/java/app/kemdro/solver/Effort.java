@@ -39,6 +39,10 @@ final class Effort {
         return new Effort(false, seconds);
     }
 
+    boolean isByClock() {
+        return !counted;
+    }
+
     /** All there was to spend when it began. */
     double seconds() {
         return seconds;

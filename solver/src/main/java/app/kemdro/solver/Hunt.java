@@ -1,5 +1,7 @@
 package app.kemdro.solver;
 
+import app.kemdro.core.schedule.Outcome;
+import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.schedule.Prover.Proof;
 import app.kemdro.core.schedule.Prover.Watch;
 import app.kemdro.core.schedule.Schedule;
@@ -30,6 +32,15 @@ final class Hunt {
     private static final double SHORTEST = 0.4;
     private static final double LONGEST = 2;
     private static final double LONGER = 1.5;
+
+    /** What share of the clock the planner has first, and between how many placements. */
+    private static final double PLACING = 0.4;
+
+    /** Of fewer tasks the solver finds more in the same time. */
+    private static final int LARGE = 100;
+
+    private static final int FEW = 200;
+    private static final int MANY = 20_000;
 
     /** Strategies that answer questions: the linear one at once where it can, the others by what they learn. */
     private static final List<String> ASKING = List.of("max_lp", "no_lp", "quick_restart_no_lp");
@@ -62,6 +73,9 @@ final class Hunt {
         if (best == null) {
             find(Double.MAX_VALUE);
         }
+        if (effort.isByClock() && best != null && network.tasks().size() >= LARGE) {
+            place();
+        }
         double turn = Math.min(LONGEST, Math.max(SHORTEST, FIRST * effort.seconds()));
         while (!isOver() && best != null) {
             find(turn);
@@ -77,6 +91,23 @@ final class Hunt {
                 Optional.ofNullable(found).map(s -> new Schedule(s.placed(), s.rests(), s.ready(), proven)),
                 proven,
                 impossible);
+    }
+
+    /** The planner once more, with as many placements as a part of the clock has room for: where much is to be placed it comes further. */
+    private void place() {
+        double until = effort.left() - Math.min(LONGEST, PLACING * effort.seconds());
+        int tries = FEW;
+        while (!isOver() && effort.left() > until) {
+            double before = effort.left();
+            if (Planner.trying(tries).anew(network, best) instanceof Outcome.Planned planned) {
+                better(planned.schedule());
+            }
+            double took = Math.max(1e-3, before - effort.left());
+            if (tries > FEW || took > effort.left() - until) {
+                break;
+            }
+            tries = (int) Math.min(MANY, Math.max(FEW + 1, tries * (effort.left() - until) / took));
+        }
     }
 
     private boolean isOver() {
@@ -143,7 +174,10 @@ final class Hunt {
     }
 
     private void read(ExactModel exact, ToIntFunction<IntVar> value, Predicate<Literal> is) {
-        Schedule found = exact.schedule(value, is, least);
+        better(exact.schedule(value, is, least));
+    }
+
+    private void better(Schedule found) {
         if (best == null || found.ready() < best.ready()) {
             best = found;
             watch.found(found);

@@ -124,6 +124,10 @@ public final class ScheduleCheck {
             if (p.settled() != p.end() + mode.settled() || p.usable() != p.end() + mode.usable()) {
                 wrong("%s settles at another moment than its mode says", task.id());
             }
+            int closes = mode.closes() >= Task.Mode.NEVER ? Task.Mode.NEVER : p.end() + mode.closes();
+            if (p.closes() != closes) {
+                wrong("%s closes at another moment than its mode says", task.id());
+            }
             if (p.start() < progress.now()) {
                 wrong("%s begins in the past", task.id());
             }

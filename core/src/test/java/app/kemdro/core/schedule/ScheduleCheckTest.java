@@ -59,6 +59,26 @@ class ScheduleCheckTest {
                 .anyMatch(p -> p.contains("window"));
     }
 
+    /** A window that is claimed to close later, or never, is not believed. */
+    @Test
+    void aClaimedClosingTimeIsNotBelieved() {
+        ScheduledTask gum = gum(0);
+        for (int claimed : new int[] {gum.closes() + 1, gum.closes() + 600, Mode.NEVER}) {
+            ScheduledTask open = new ScheduledTask(
+                    gum.task(),
+                    gum.worker(),
+                    gum.mode(),
+                    gum.start(),
+                    gum.end(),
+                    gum.usable(),
+                    claimed,
+                    gum.settled(),
+                    0);
+            assertThat(problems(NETWORK, 260, open, plain("press", "Ines", 200, 60), plain("other", "Pell", 0, 66)))
+                    .anyMatch(p -> p.contains("closes at another moment"));
+        }
+    }
+
     @Test
     void twoThingsAtOnceAreSeen() {
         assertThat(problems(NETWORK, 190, gum(0), plain("press", "Ines", 130, 60), plain("other", "Ines", 30, 60)))
