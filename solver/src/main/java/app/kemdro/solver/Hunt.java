@@ -1,7 +1,6 @@
 package app.kemdro.solver;
 
-import app.kemdro.core.schedule.Outcome;
-import app.kemdro.core.schedule.Planner;
+import app.kemdro.core.schedule.EagerSearch;
 import app.kemdro.core.schedule.Prover.Proof;
 import app.kemdro.core.schedule.Prover.Watch;
 import app.kemdro.core.schedule.Schedule;
@@ -12,6 +11,7 @@ import com.google.ortools.sat.CpSolverStatus;
 import com.google.ortools.sat.IntVar;
 import com.google.ortools.sat.Literal;
 import com.google.ortools.sat.SatParameters;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
@@ -33,14 +33,10 @@ final class Hunt {
     private static final double LONGEST = 2;
     private static final double LONGER = 1.5;
 
-    /** What share of the clock the planner has first, and between how many placements. */
-    private static final double PLACING = 0.4;
+    /** What share of the clock working through mornings has first. */
+    private static final double EAGER = 0.5;
 
-    /** Of fewer tasks the solver finds more in the same time. */
-    private static final int LARGE = 100;
-
-    private static final int FEW = 200;
-    private static final int MANY = 20_000;
+    private static final int THREADS = 2;
 
     /** Strategies that answer questions: the linear one at once where it can, the others by what they learn. */
     private static final List<String> ASKING = List.of("max_lp", "no_lp", "quick_restart_no_lp");
@@ -49,9 +45,11 @@ final class Hunt {
     private final Effort effort;
     private final Watch watch;
     private final int grid;
-    private @Nullable Schedule best;
+    private volatile @Nullable Schedule best;
     private int least;
     private boolean impossible;
+    private long seed = 1;
+    private int turns;
 
     /** Whether the next turn only repairs what is known, or also builds from the beginning; they find different things. */
     private boolean repairs = true;
@@ -73,12 +71,16 @@ final class Hunt {
         if (best == null) {
             find(Double.MAX_VALUE);
         }
-        if (effort.isByClock() && best != null && network.tasks().size() >= LARGE) {
-            place();
+        if (effort.isByClock() && best != null && !isOver()) {
+            eager(Math.min(LONGEST, EAGER * effort.seconds()));
         }
         double turn = Math.min(LONGEST, Math.max(SHORTEST, FIRST * effort.seconds()));
         while (!isOver() && best != null) {
-            find(turn);
+            if (effort.isByClock() && turns++ % 3 == 2) {
+                eager(turn);
+            } else {
+                find(turn);
+            }
             double until = effort.left() - turn;
             while (!isOver() && effort.left() > until) {
                 ask(Math.max(SHORTEST, (effort.left() - until) / 2));
@@ -93,20 +95,27 @@ final class Hunt {
                 impossible);
     }
 
-    /** The planner once more, with as many placements as a part of the clock has room for: where much is to be placed it comes further. */
-    private void place() {
-        double until = effort.left() - Math.min(LONGEST, PLACING * effort.seconds());
-        int tries = FEW;
-        while (!isOver() && effort.left() > until) {
-            double before = effort.left();
-            if (Planner.trying(tries).anew(network, best) instanceof Outcome.Planned planned) {
-                better(planned.schedule());
+    /** Works through the morning again and again, each thread in its own way: at first nothing comes further so soon. */
+    private void eager(double turn) {
+        double from = effort.left();
+        double most = Math.min(turn, from);
+        List<Thread> threads = new ArrayList<>();
+        for (int t = 0; t < THREADS; t++) {
+            EagerSearch search = new EagerSearch(network, seed++);
+            Schedule known = best;
+            threads.add(new Thread(
+                    () -> search.look(known.ready(), least, () -> (from - effort.left()) / most, this::isOver)
+                            .ifPresent(this::better),
+                    "eager-search"));
+        }
+        threads.forEach(Thread::start);
+        for (Thread thread : threads) {
+            try {
+                thread.join();
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                return;
             }
-            double took = Math.max(1e-3, before - effort.left());
-            if (tries > FEW || took > effort.left() - until) {
-                break;
-            }
-            tries = (int) Math.min(MANY, Math.max(FEW + 1, tries * (effort.left() - until) / took));
         }
     }
 
@@ -177,7 +186,7 @@ final class Hunt {
         better(exact.schedule(value, is, least));
     }
 
-    private void better(Schedule found) {
+    private synchronized void better(Schedule found) {
         if (best == null || found.ready() < best.ready()) {
             best = found;
             watch.found(found);

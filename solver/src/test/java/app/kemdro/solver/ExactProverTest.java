@@ -8,6 +8,7 @@ import app.kemdro.core.schedule.Networks;
 import app.kemdro.core.schedule.Outcome;
 import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.schedule.Prover.Proof;
+import app.kemdro.core.schedule.Prover.Watch;
 import app.kemdro.core.schedule.Schedule;
 import app.kemdro.core.schedule.ScheduleCheck;
 import app.kemdro.core.schedule.Task;
@@ -149,6 +150,43 @@ class ExactProverTest {
         Proof proof = PROVER.prove(network, planned(network), Duration.ofDays(1), () -> true);
         assertThat(proof.schedule()).isPresent();
         assertThat(proof.isBest()).isFalse();
+    }
+
+    /**
+     * By the clock, however far it comes on this machine: what is found is sound, what is said on the way goes only one way, and what is
+     * proven is never more than the optimum another solver proved.
+     */
+    @Test
+    void byTheClockNothingUntrueIsSaid() throws IOException {
+        for (String line : Files.readAllLines(OPTIMA).subList(1, 13)) {
+            String[] cells = line.split(",");
+            TaskNetwork network = Networks.random(Long.parseLong(cells[0]), Integer.parseInt(cells[1]));
+            int optimum = Integer.parseInt(cells[2]);
+            List<Integer> found = new ArrayList<>();
+            List<Integer> proven = new ArrayList<>();
+            Proof proof = PROVER.settle(network, planned(network), Duration.ofMillis(1500), new Watch() {
+                @Override
+                public boolean isStopped() {
+                    return false;
+                }
+
+                @Override
+                public synchronized void found(Schedule better) {
+                    found.add(better.ready());
+                }
+
+                @Override
+                public void proven(int least, String because) {
+                    proven.add(least);
+                }
+            });
+            Schedule best = proof.schedule().orElseThrow();
+            assertThat(ScheduleCheck.problems(network, best)).isEmpty();
+            assertThat(best.ready()).as(line).isGreaterThanOrEqualTo(optimum);
+            assertThat(proof.leastReady()).as(line).isLessThanOrEqualTo(optimum);
+            assertThat(found).isSortedAccordingTo(java.util.Comparator.reverseOrder());
+            assertThat(proven).isSorted().allMatch(l -> l <= optimum);
+        }
     }
 
     /**

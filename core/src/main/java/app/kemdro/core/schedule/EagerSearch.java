@@ -1,0 +1,103 @@
+package app.kemdro.core.schedule;
+
+import java.util.Arrays;
+import java.util.Optional;
+import java.util.SplittableRandom;
+import java.util.function.BooleanSupplier;
+import java.util.function.DoubleSupplier;
+
+/** Looks for a shorter order by working through the same morning again and again, each time wanting some things sooner than before. */
+public final class EagerSearch {
+    private static final int GRID = 60;
+
+    /** By so many seconds a morning may be longer than the one before and still be gone on from, at first. */
+    private static final double WARM = 240;
+
+    private static final double COLD = 10;
+
+    /** By how much a wish changes, seconds. */
+    private static final double SHIFT = 4800;
+
+    private final IndexedNetwork net;
+    private final EagerOrder order;
+    private final SplittableRandom random;
+
+    /** Of a network from its beginning; the same seed goes the same way. */
+    public EagerSearch(TaskNetwork network, long seed) {
+        this.net = new IndexedNetwork(network, Progress.NOTHING);
+        this.order = new EagerOrder(net);
+        this.random = new SplittableRandom(seed);
+    }
+
+    /**
+     * The shortest sound order found that is shorter than one that is known.
+     *
+     * @param shorterThan second of being ready of the one that is known
+     * @param spent how much of what may be spent is, 0 to 1
+     */
+    public Optional<Schedule> look(int shorterThan, int least, DoubleSupplier spent, BooleanSupplier stop) {
+        double[] wish = new double[net.n];
+        int[] ways = new int[net.n];
+        for (int i = 0; i < net.n; i++) {
+            wish[i] = net.pull[i];
+            ways[i] = net.ways[i][0];
+        }
+        int[] gaps = new int[net.bounds.mostRests()];
+        Arrays.fill(gaps, net.network.breaks().every());
+        long cost = order.work(wish, ways, gaps);
+        int known = shorterThan;
+        Optional<Schedule> best = Optional.empty();
+        double used = spent.getAsDouble();
+        for (int k = 0; used < 1 && known > least && !stop.getAsBoolean(); k++) {
+            double[] wishes = wish.clone();
+            int[] otherWays = ways.clone();
+            int[] otherGaps = gaps.clone();
+            change(wishes, otherWays, otherGaps);
+            long next = order.work(wishes, otherWays, otherGaps);
+            if (next < known) {
+                Schedule found = order.schedule(least);
+                if (ScheduleCheck.problems(net.network, found).isEmpty()) {
+                    known = found.ready();
+                    best = Optional.of(found);
+                }
+            }
+            double warm = Math.max(COLD, WARM * (1 - used));
+            if (next <= cost || random.nextDouble() < Math.exp((cost - next) / warm)) {
+                wish = wishes;
+                ways = otherWays;
+                gaps = otherGaps;
+                cost = next;
+            }
+            used = spent.getAsDouble();
+        }
+        return best;
+    }
+
+    private void change(double[] wish, int[] ways, int[] gaps) {
+        int many = 1 + random.nextInt(3);
+        for (int c = 0; c < many; c++) {
+            int i = random.nextInt(net.n);
+            switch (random.nextInt(10)) {
+                case 0 -> {
+                    int every = net.network.breaks().every();
+                    gaps[random.nextInt(Math.min(8, gaps.length))] =
+                            every - GRID * random.nextInt(Math.max(1, every / GRID / 3));
+                }
+                case 1, 2 -> {
+                    int tries = 6;
+                    while (net.ways[i].length < 2 && tries-- > 0) {
+                        i = random.nextInt(net.n);
+                    }
+                    ways[i] = net.ways[i][random.nextInt(net.ways[i].length)];
+                }
+                case 3, 4, 5 -> {
+                    int j = random.nextInt(net.n);
+                    double w = wish[i];
+                    wish[i] = wish[j];
+                    wish[j] = w;
+                }
+                default -> wish[i] += (random.nextDouble() - 0.5) * SHIFT;
+            }
+        }
+    }
+}
