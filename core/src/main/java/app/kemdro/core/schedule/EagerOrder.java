@@ -230,10 +230,24 @@ final class EagerOrder {
         if (stop > rested + net.network.breaks().every()) {
             return false;
         }
-        if (stop > due && wanted[i] >= NEVER) {
+        if (wanted[i] >= NEVER && (stop > due || breaksIntoAWindow(i, stop, how))) {
             return false;
         }
         return nobody || stop <= workers.get(who).until();
+    }
+
+    /** Whether what has to follow soon would neither fit before the next break nor still be open after it. */
+    private boolean breaksIntoAWindow(int i, int stop, Mode how) {
+        int last = rested + net.network.breaks().every();
+        for (Arc arc : net.after[i]) {
+            int most = arc.lag().shutsAfter(how);
+            if (most < NEVER
+                    && stop + arc.lag().opensAfter(how) + net.bounds.quickest(arc.to()) > last
+                    && most < net.network.breaks().length(rests.size())) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private int length(int i, int who, Mode how) {
