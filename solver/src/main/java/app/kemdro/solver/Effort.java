@@ -12,8 +12,8 @@ import org.jspecify.annotations.Nullable;
  * the same answer.
  */
 final class Effort {
-    /** No more threads than this work at one search. */
-    private static final int THREADS = 2;
+    /** So many threads work at one search, but for questions. */
+    static final int THREADS = 2;
 
     /** Seconds of the solver's own count for each second asked for. */
     private static final double COUNTED = 0.3;

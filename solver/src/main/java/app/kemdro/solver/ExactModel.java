@@ -16,10 +16,10 @@ import com.google.ortools.sat.LinearExpr;
 import com.google.ortools.sat.Literal;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Predicate;
 import java.util.function.ToIntFunction;
 import java.util.stream.IntStream;
 
@@ -45,10 +45,6 @@ final class ExactModel {
     record Step(Task task, IntVar start, List<Way> ways) {
         boolean handsOn() {
             return task.needs() != Task.Needs.NOBODY;
-        }
-
-        int shortest() {
-            return ways.stream().mapToInt(Way::length).min().orElseThrow();
         }
     }
 
@@ -112,7 +108,7 @@ final class ExactModel {
         }
         int head = reach.head(task.id());
         int last = horizon - reach.tail(task.id());
-        // a start that is too late for the horizon: no schedule; said by a domain that is empty once the way is chosen
+        // a task that has no way, or is over too late even if it begins as soon as it can: there is no such schedule
         IntVar start = model.newIntVar(head, Math.max(head, last), task.id());
         if (last < head || ways.isEmpty()) {
             model.addBoolOr(new Literal[0]);
@@ -181,13 +177,10 @@ final class ExactModel {
     private void after(Step step, ToIntFunction<Way> moment, LinearArgument later) {
         int least = step.ways().stream().mapToInt(moment).min().orElse(0);
         model.addGreaterOrEqual(later, plus(step.start(), least));
-        Map<Integer, List<Literal>> more = new HashMap<>();
         step.ways().stream()
                 .filter(w -> moment.applyAsInt(w) > least)
-                .forEach(w -> more.computeIfAbsent(moment.applyAsInt(w), k -> new ArrayList<>())
-                        .add(w.is()));
-        more.forEach((steps, ways) -> ways.forEach(
-                w -> model.addGreaterOrEqual(later, plus(step.start(), steps)).onlyEnforceIf(w)));
+                .forEach(w -> model.addGreaterOrEqual(later, plus(step.start(), moment.applyAsInt(w)))
+                        .onlyEnforceIf(w.is()));
     }
 
     private void lag(Lag lag) {
@@ -278,7 +271,7 @@ final class ExactModel {
     }
 
     /** Reads the schedule that was found. */
-    Schedule schedule(ToIntFunction<IntVar> value, java.util.function.Predicate<Literal> is, int leastReady) {
+    Schedule schedule(ToIntFunction<IntVar> value, Predicate<Literal> is, int leastReady) {
         return new ExactReading(this, value, is).schedule(leastReady);
     }
 

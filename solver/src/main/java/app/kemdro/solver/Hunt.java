@@ -36,8 +36,6 @@ final class Hunt {
     /** What share of the clock working through mornings has first. */
     private static final double EAGER = 0.5;
 
-    private static final int THREADS = 2;
-
     /** Strategies that answer questions: the linear one at once where it can, the others by what they learn. */
     private static final List<String> ASKING = List.of("max_lp", "no_lp", "quick_restart_no_lp");
 
@@ -54,7 +52,7 @@ final class Hunt {
     /** Whether the next turn only repairs what is known, or also builds from the beginning; they find different things. */
     private boolean repairs = true;
 
-    /** The least second of which it is not known whether an order by it exists, though it was asked; and how long it was asked. */
+    /** The least second of which it is not known whether an order by it exists, though it was asked. */
     private int unanswered = Integer.MAX_VALUE;
 
     Hunt(TaskNetwork network, Optional<Schedule> known, int least, Effort effort, Watch watch) {
@@ -100,7 +98,7 @@ final class Hunt {
         double from = effort.left();
         double most = Math.min(turn, from);
         List<Thread> threads = new ArrayList<>();
-        for (int t = 0; t < THREADS; t++) {
+        for (int t = 0; t < Effort.THREADS; t++) {
             EagerSearch search = new EagerSearch(network, seed++);
             Schedule known = best;
             threads.add(new Thread(
@@ -174,9 +172,7 @@ final class Hunt {
                 .setUseTimetableEdgeFindingInCumulative(true);
         CpSolverStatus status = effort.solve(solver, exact.model(), watch, null);
         switch (status) {
-            case OPTIMAL, FEASIBLE -> {
-                read(exact, v -> (int) solver.value(v), solver::booleanValue);
-            }
+            case OPTIMAL, FEASIBLE -> read(exact, v -> (int) solver.value(v), solver::booleanValue);
             case INFEASIBLE -> proven(by + 1, "no order is ready by " + by / 60 + " min");
             default -> unanswered = by;
         }

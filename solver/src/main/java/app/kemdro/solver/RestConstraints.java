@@ -79,7 +79,7 @@ final class RestConstraints {
     }
 
     /**
-     * So many breaks at most. A break between two stretches of work that together, and with the break, are no longer than one may be
+     * So many breaks at most. Where all last as long, a break between two stretches of work that together, and with the break, are no longer than one may be
      * can be left out where it stands; so of any two stretches in a row, and the break between them, the sum is more. And what all
      * hands have to do at the very least has to go beside the breaks.
      */
@@ -90,7 +90,9 @@ final class RestConstraints {
         int most = 0;
         long rested = 0;
         while (most < MOST
-                && (most + 1) / 2 * (long) Math.max(1, every - shortest) + most * (long) shortest <= exact.horizon()
+                && (rule.meal() > rule.length()
+                        || (most + 1) / 2 * (long) Math.max(1, every - shortest) + most * (long) shortest
+                                <= exact.horizon())
                 && work <= hands * (exact.horizon() - rested - exact.grid().steps(rule.length(most)))) {
             rested += exact.grid().steps(rule.length(most));
             most++;

@@ -31,9 +31,6 @@ import java.util.TreeSet;
  */
 public record CapLoad(
         LookEntry cap, Material skin, double grams, double carries, double gluedCm, boolean flat, Set<String> hanging) {
-    /** From this share of what it carries on a support is advised. */
-    private static final double NEAR = 0.85;
-
     /** Whether more hangs on it than it carries. */
     public boolean isOver() {
         return grams > carries;
@@ -41,7 +38,7 @@ public record CapLoad(
 
     /** Whether little is left. */
     public boolean isNear() {
-        return !isOver() && grams >= NEAR * carries;
+        return !isOver() && grams >= GlueLine.NEAR * carries;
     }
 
     /** What there is to do about it, in words; empty where it is well. */
@@ -53,7 +50,7 @@ public record CapLoad(
         return isNear() ? "Near what it carries: a clip takes up tension, and a second person holds the weight." : "";
     }
 
-    /** Every cap of a plan on which something hangs; caps that are not glued by a strip are held by what lies over them. */
+    /** Every cap of a plan on which something hangs: what is only worn rests on the head and pulls at nothing; caps that are not glued by a strip are held by what lies over them. */
     public static List<CapLoad> of(Plan plan, Look look, Trade trade, Waste waste) {
         Map<String, Double> grams = new TreeMap<>();
         Map<String, Set<String>> hanging = new TreeMap<>();
@@ -66,7 +63,7 @@ public record CapLoad(
                     cap = Optional.of(layer.entry());
                 } else if (cap.isPresent()
                         && perCm2 > 0
-                        && isStuck(layer.technique(), waste)
+                        && GlueLine.glue(layer.technique(), waste).isPresent()
                         && weighed.add(layer.entry())) {
                     double area = Areas.of(List.of(zone), plan.brief().performer(), trade.body());
                     double share = look.entry(layer.entry())
@@ -102,13 +99,6 @@ public record CapLoad(
 
     private static boolean isCap(Material material, Waste waste) {
         return waste.caps().perCm().containsKey(material.id());
-    }
-
-    /** What is only worn rests on the head and pulls at nothing. */
-    private static boolean isStuck(Technique technique, Waste waste) {
-        return technique.steps().stream()
-                .map(StepTemplate::material)
-                .anyMatch(m -> m != null && waste.holds().containsKey(m));
     }
 
     private static Material skin(Technique technique, Trade trade, Waste waste) {

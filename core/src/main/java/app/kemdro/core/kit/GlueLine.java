@@ -25,7 +25,7 @@ import java.util.Optional;
  */
 public record GlueLine(LookEntry entry, double grams, double load, Material glue, double limit, List<Material> better) {
     /** From this share of the limit on a support is advised. */
-    private static final double NEAR = 0.85;
+    static final double NEAR = 0.85;
 
     /** Whether it hangs on more than the glue carries. */
     public boolean isOver() {
@@ -46,11 +46,7 @@ public record GlueLine(LookEntry entry, double grams, double load, Material glue
             }
             Technique technique = trade.technique(entry.techniqueId());
             double load = technique.make().gramsPerCm2() * entry.strength().coat();
-            Optional<Material> glue = technique.steps().stream()
-                    .map(StepTemplate::material)
-                    .filter(m -> m != null && waste.holds().containsKey(m))
-                    .findFirst()
-                    .map(trade.materials()::family);
+            Optional<Material> glue = glue(technique, waste).map(trade.materials()::family);
             if (load > 0 && glue.isPresent()) {
                 double limit = waste.holds().get(glue.get().id());
                 lines.add(new GlueLine(
@@ -65,6 +61,14 @@ public record GlueLine(LookEntry entry, double grams, double load, Material glue
         }
         lines.sort((a, b) -> Double.compare(b.load() / b.limit(), a.load() / a.limit()));
         return List.copyOf(lines);
+    }
+
+    /** The family that holds what a technique puts on; none where it is only worn. */
+    static Optional<String> glue(Technique technique, Waste waste) {
+        return technique.steps().stream()
+                .map(StepTemplate::material)
+                .filter(m -> m != null && waste.holds().containsKey(m))
+                .findFirst();
     }
 
     private static List<Material> better(double load, Trade trade, Waste waste) {

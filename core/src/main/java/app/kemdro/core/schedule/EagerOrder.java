@@ -90,7 +90,7 @@ final class EagerOrder {
                 break;
             }
             int next = next(now);
-            if (allFree(now)
+            if (lastEnd <= now
                     && (now >= due - SOON
                             || next >= NEVER
                             || next > rested + net.network.breaks().every())) {
@@ -103,18 +103,6 @@ final class EagerOrder {
             }
         }
         return ready + 4 * late;
-    }
-
-    private boolean allFree(int now) {
-        if (lastEnd > now) {
-            return false;
-        }
-        for (int f : handFree) {
-            if (f > now) {
-                return false;
-            }
-        }
-        return true;
     }
 
     private int rest(int now, int[] gaps) {
@@ -217,7 +205,7 @@ final class EagerOrder {
 
     private boolean fits(int i, int now, int way) {
         Mode how = net.tasks[i].modes().get(way);
-        int who = who(i, now, -1);
+        int who = who(i, now);
         boolean nobody = net.tasks[i].needs() == Task.Needs.NOBODY;
         if (!nobody && who < 0 || how.helped() && helper(now, who) < 0) {
             return false;
@@ -255,13 +243,13 @@ final class EagerOrder {
     }
 
     /** Hands that are free for it: others than a lead's first. */
-    private int who(int i, int now, int not) {
+    private int who(int i, int now) {
         if (net.tasks[i].needs() == Task.Needs.NOBODY) {
             return -1;
         }
         int found = -1;
         for (int w = 0; w < workers.size(); w++) {
-            if (w == not || handFree[w] > now || workers.get(w).from() > now || net.only[i] >= 0 && net.only[i] != w) {
+            if (handFree[w] > now || workers.get(w).from() > now || net.only[i] >= 0 && net.only[i] != w) {
                 continue;
             }
             if (workers.get(w).can(net.tasks[i])
@@ -293,7 +281,7 @@ final class EagerOrder {
     private void begin(int i, int now, int wish) {
         int way = way(i, now, wish);
         Mode how = net.tasks[i].modes().get(way);
-        int who = who(i, now, -1);
+        int who = who(i, now);
         start[i] = now;
         mode[i] = way;
         hands[i] = who;
@@ -388,16 +376,17 @@ final class EagerOrder {
         for (int i = 0; i < net.n; i++) {
             Mode how = net.tasks[i].modes().get(mode[i]);
             placed.add(new ScheduledTask(
-                    net.tasks[i].id(),
-                    hands[i] < 0 ? null : workers.get(hands[i]).id(),
-                    helper[i] < 0 ? null : workers.get(helper[i]).id(),
-                    mode[i],
-                    start[i],
-                    end[i],
-                    end[i] + how.usable(),
-                    how.closes() >= NEVER ? NEVER : end[i] + how.closes(),
-                    end[i] + how.settled(),
-                    0));
+                            net.tasks[i].id(),
+                            hands[i] < 0 ? null : workers.get(hands[i]).id(),
+                            helper[i] < 0 ? null : workers.get(helper[i]).id(),
+                            mode[i],
+                            start[i],
+                            end[i],
+                            end[i],
+                            NEVER,
+                            end[i],
+                            0)
+                    .settling(how));
         }
         int last = lastEnd;
         return new Schedule(

@@ -26,7 +26,7 @@ public interface Prover {
      */
     Proof settle(TaskNetwork network, Optional<Schedule> known, Duration clock, Watch watch);
 
-    /** Whoever looks on while a search goes on; called from its thread. */
+    /** Whoever looks on while a search goes on; called from its threads, one at a time. */
     interface Watch {
         /** Whether nobody wants it any more; asked now and then. */
         boolean isStopped();

@@ -112,13 +112,13 @@ class KitController {
             Model model) {
         Job job = jobs.get(id);
         int most = Math.max(1, Math.min(MOST_DAYS, days));
-        rooms.open(model, job, "kit").ifPresent(plan -> fill(model, plan, job, most));
-        model.addAttribute("days", most);
-        model.addAttribute("weights", weights(job));
-        plans.of(job).plan().ifPresent(plan -> {
+        rooms.open(model, job, "kit").ifPresent(plan -> {
+            fill(model, plan, job, most);
             model.addAttribute("caps", caps(plan, job));
             model.addAttribute("spends", spends(plan, job));
         });
+        model.addAttribute("days", most);
+        model.addAttribute("weights", weights(job));
         model.addAttribute("used", used.last(id));
         if (trade.materials().has(without)) {
             model.addAttribute("without", trade.materials().family(without).name());
