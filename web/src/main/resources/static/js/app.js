@@ -4,12 +4,15 @@ import { mountKeys } from './parts/keys.js';
 import { enliven, mountLive, whenSwapped } from './parts/live.js';
 import { mountPictures } from './parts/picture.js';
 import { mountRibbon } from './parts/ribbon.js';
+import { mountSettle, watchHands } from './parts/settle.js';
 import { mountTyped } from './parts/typed.js';
 import { mountPatterns } from './parts/patterns.js';
 
 mountPatterns();
 mountKeys();
 mountLive();
+watchHands();
+whenSwapped(mountSettle);
 whenSwapped(mountCover);
 whenSwapped(mountPictures);
 whenSwapped(mountTyped);

@@ -87,10 +87,7 @@ final class Hunt {
         }
         Schedule found = best;
         int proven = found == null ? least : Math.min(least, found.ready());
-        return new Proof(
-                Optional.ofNullable(found).map(s -> new Schedule(s.placed(), s.rests(), s.ready(), proven)),
-                proven,
-                impossible);
+        return new Proof(Optional.ofNullable(found).map(s -> s.provenNotBefore(proven)), proven, impossible);
     }
 
     /** Works through the morning again and again, each thread in its own way: at first nothing comes further so soon. */

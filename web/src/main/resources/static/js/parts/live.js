@@ -101,6 +101,15 @@ export function go(address) {
   return exchange(address).catch(() => location.assign(address));
 }
 
+/** Shows the room as it is now; what is typed, opened or looked at stays as it is. */
+export function refresh() {
+  const said = (d) => d.querySelector('summary')?.textContent;
+  const opened = new Map([...document.querySelectorAll('#room details')].map((d) => [said(d), d.open]));
+  return exchange(location.href)
+    .then(() => document.querySelectorAll('#room details').forEach((d) => (d.open = opened.get(said(d)) ?? d.open)))
+    .catch(() => {});
+}
+
 function submit(form, submitter) {
   if (form.method === 'get') return go(`${form.action}?${new URLSearchParams(new FormData(form, submitter))}`);
   const body = new URLSearchParams(new FormData(form, submitter));

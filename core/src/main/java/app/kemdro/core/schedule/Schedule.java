@@ -20,6 +20,12 @@ public record Schedule(List<ScheduledTask> placed, List<Rest> rests, int ready, 
         rests = List.copyOf(rests);
     }
 
+    /** The same where it is proven that nothing is ready before this second. */
+    public Schedule provenNotBefore(int second) {
+        int proven = Math.max(leastReady, Math.min(second, ready));
+        return proven == leastReady ? this : new Schedule(placed, rests, ready, proven);
+    }
+
     /** The placement of this task; empty where it is left out. */
     public Optional<ScheduledTask> find(String task) {
         return placed.stream().filter(p -> p.task().equals(task)).findFirst();

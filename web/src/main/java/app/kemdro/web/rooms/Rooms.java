@@ -8,6 +8,7 @@ import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.plan.Plans;
 import app.kemdro.web.records.plan.Plans.Answer;
+import app.kemdro.web.records.search.Searches;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
@@ -18,9 +19,9 @@ public class Rooms {
     /** Under this name a room is told what the last change did; it is said before the plan's own sentence. */
     public static final String CHANGE = SaysMeanwhile.CHANGE;
 
-    /** Whether a job has changed since the page was made that carries this version of it; a page that carries none is not asked. */
+    /** Whether somebody has changed a job since the page was made that carries what was meant then; a page that carries none is not asked. */
     public static boolean isOverdue(String had, Job job) {
-        return !had.isEmpty() && !had.equals(job.version());
+        return !had.isEmpty() && !had.equals(job.meant());
     }
 
     /** Said where a press was meant for what stood there before. */
@@ -29,9 +30,11 @@ public class Rooms {
 
     private final Plans plans;
     private final Json json;
+    private final Searches searches;
 
-    Rooms(Plans plans, Json json) {
+    Rooms(Plans plans, Searches searches, Json json) {
         this.plans = plans;
+        this.searches = searches;
         this.json = json;
     }
 
@@ -52,6 +55,8 @@ public class Rooms {
                 "saysAlso",
                 plan.flatMap(p -> answer.confidence().map(c -> Words.nineOfTen(p, c)))
                         .orElse(""));
+        model.addAttribute("search", searches.state(job.id()));
+        model.addAttribute("found", searches.found(job));
         return plan;
     }
 

@@ -1,6 +1,6 @@
 // The order: time across, the body down the side. A row is a thread drawn out of the profile, a cut through time: ingots
 // stand on it, films sink into it, and what they leave stays as a stratum to the right edge.
-import { go } from '../../parts/live.js';
+
 import { scale } from '../../parts/ribbon.js';
 import { dataIn, el, widthOf } from '../../parts/svg.js';
 import { drawStartBy } from './startby.js';
@@ -263,27 +263,10 @@ async function fill(place, what) {
   place.replaceChildren(...document.adoptNode(page.querySelector(`#${what}`)).childNodes);
 }
 
-/** Says how a search goes on, and shows the room anew once it is over. */
-async function follow(place) {
-  if (!place.dataset.looking) return;
-  const answer = await fetch(`${location.pathname}/search`).catch(() => null);
-  if (!answer?.ok || !place.isConnected) return;
-  const state = await answer.json();
-  if (state.looking) {
-    place.querySelector('[data-search-says]').textContent = state.says;
-    setTimeout(() => follow(place), 600);
-  } else
-    go(location.href).then(() => {
-      const says = document.querySelector('[data-search-says]');
-      if (says) says.textContent = state.says;
-    });
-}
-
 export function mountOrder(root) {
   root.querySelectorAll('[data-signing]').forEach((p) => fill(p, 'signing'));
   root.querySelectorAll('[data-ways]').forEach((p) => fill(p, 'ways'));
   root.querySelectorAll('[data-levers]').forEach((p) => fill(p, 'levers'));
-  root.querySelectorAll('[data-search]').forEach(follow);
   const place = root.querySelector('[data-order]');
   if (place) {
     const order = new Order(place);

@@ -29,7 +29,8 @@ class LandedTest {
             Map.entry("V9__shelf_lines.sql", "3a7628b07f9dec3f895fa56b77fcafd4c38695ed7d6ec632069569ac3f7cc300"),
             Map.entry("V10__what_can_be_found.sql", "d83407908b49e9ce4b06963730c300f3f09b6a767a0ba90805566bcc50da02ad"),
             Map.entry("V11__what_is_allowed.sql", "a7a9ab512b0ed79e89cc8d13c2e2f5d5bb0e3ad1ed76a9da3a3f6bcbebd91111"),
-            Map.entry("V12__where_hair_grows.sql", "416a4cdabf78934fd2b1c584a70c62148b4947bcb680fa79f3c292dac48eabe1"));
+            Map.entry("V12__where_hair_grows.sql", "416a4cdabf78934fd2b1c584a70c62148b4947bcb680fa79f3c292dac48eabe1"),
+            Map.entry("V13__orders_found.sql", "b7a78ff44645617acd4f7c8348369f506eaab5b185e7fb378f7c02aee7ec41ee"));
 
     @Test
     void noMigrationThatHasLandedIsEdited() throws Exception {

@@ -16,6 +16,7 @@ import app.kemdro.web.records.performer.Performer;
 import jakarta.persistence.CollectionTable;
 import jakarta.persistence.Column;
 import jakarta.persistence.ElementCollection;
+import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -24,7 +25,6 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.JoinColumn;
-import jakarta.persistence.Lob;
 import jakarta.persistence.ManyToOne;
 import jakarta.persistence.MapKeyColumn;
 import jakarta.persistence.OrderColumn;
@@ -92,16 +92,8 @@ public class Job {
     private int breakMinutes;
     private int mealMinutes;
 
-    @Lob
-    private String orderBefore = "";
-
-    private String orderProof = "";
-
-    @Lob
-    private String lookBefore = "";
-
-    @Lob
-    private String lookBeforeOrder = "";
+    @Embedded
+    private Kept kept = new Kept();
 
     private @Nullable LocalDateTime setAside;
     private boolean atSensor;
@@ -166,6 +158,11 @@ public class Job {
     /** Changes with the job and with what is known of who sits. */
     public String version() {
         return version + "." + performer().version();
+    }
+
+    /** The version that was last meant by somebody: it is the same after an order was found for it. */
+    public String meant() {
+        return (version - kept.ordersFound()) + "." + performer().version();
     }
 
     public String title() {
@@ -339,24 +336,9 @@ public class Job {
         wishes = look.wishes().stream().map(WishRow::of).collect(Collectors.toCollection(ArrayList::new));
     }
 
-    /** The order people had in mind before the last change, as the planner wrote it; empty when there was none. */
-    public String orderBefore() {
-        return orderBefore;
-    }
-
-    /** The look before its last change, as JSON; empty when there was none. */
-    public String lookBefore() {
-        return lookBefore;
-    }
-
-    /** The order that belonged to that look, as the planner wrote it; empty when there was none. */
-    public String lookBeforeOrder() {
-        return lookBeforeOrder;
-    }
-
-    public void keepLook(String look, String order) {
-        this.lookBefore = look;
-        this.lookBeforeOrder = order;
+    /** Its order and its look as they were before the last change. */
+    public Kept kept() {
+        return kept;
     }
 
     /** When it was taken off the shelf; empty while it stands there. */
@@ -375,16 +357,5 @@ public class Job {
 
     public void atSensor(boolean there) {
         this.atSensor = there;
-    }
-
-    /** Keeps an order, and what its bound was proven for. */
-    public void keepOrder(String order, String provenOf) {
-        this.orderBefore = order;
-        this.orderProof = provenOf;
-    }
-
-    /** Fingerprint of the network for which the kept order's bound was proven; empty where it was not. */
-    public String orderProof() {
-        return orderProof;
     }
 }

@@ -1,15 +1,22 @@
 package app.kemdro.web.records.job;
 
+import jakarta.persistence.LockModeType;
 import java.time.LocalDateTime;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.domain.Limit;
+import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 
 interface JobRepository extends Repository<Job, Long> {
     Optional<Job> findById(long id);
+
+    /** The job, which nobody else changes until this is over. */
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("select j from Job j where j.id = :id")
+    Optional<Job> findToChange(long id);
 
     @Query("select new app.kemdro.web.records.job.Aside(j.id, j.title, j.setAside) from Job j"
             + " where j.setAside is not null order by j.setAside desc")

@@ -76,7 +76,7 @@ public class Jobs {
     /** Changes a job in one transaction and returns it as stored. */
     @Transactional
     public Job change(long id, Consumer<Job> change) {
-        Job job = get(id);
+        Job job = repository.findToChange(id).orElseThrow(() -> new NoSuchJob(id));
         long sat = job.performer().id();
         String called = job.performer().name();
         change.accept(job);

@@ -28,7 +28,6 @@ import app.kemdro.web.records.job.Jobs;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -38,6 +37,7 @@ import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.util.function.SingletonSupplier;
 
@@ -69,6 +69,7 @@ public class Plans {
     private final Levers levers;
     private final RunLevers runLevers;
     private final SingletonSupplier<List<WhenPlanned>> told;
+    private final ApplicationEventPublisher events;
     private final Cache<Key, Answer> answers =
             Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
@@ -101,7 +102,13 @@ public class Plans {
         }
     }
 
-    Plans(Trade trade, Jobs jobs, Snapshots snapshots, ObjectProvider<WhenPlanned> told) {
+    Plans(
+            Trade trade,
+            Jobs jobs,
+            Snapshots snapshots,
+            ObjectProvider<WhenPlanned> told,
+            ApplicationEventPublisher events) {
+        this.events = events;
         this.told = SingletonSupplier.of(() -> told.orderedStream().toList());
         this.trade = trade;
         this.jobs = jobs;
@@ -148,14 +155,26 @@ public class Plans {
     }
 
     private LookPlanner.AsFar asFar(Job job) {
-        return full.asFarAsCanBe(job.look(), job.brief(), orderBefore(job), job.orderProof());
+        return full.asFarAsCanBe(
+                job.look(), job.brief(), orderBefore(job), job.kept().orderProof());
     }
 
-    /** Takes over an order that was found for this version of a job, and what was proven of it. */
-    public Job takeOrder(Job job, Plan plan, Schedule order) {
-        return jobs.change(
-                job.id(),
-                j -> j.keepOrder(snapshots.write(order), plan.network().fingerprint()));
+    /**
+     * Takes over an order that was found for a job, and what was proven of it.
+     *
+     * @param job as it stood when it was last looked at
+     * @return whether it still stands so; else nothing is done
+     */
+    public boolean takeFound(Job job, Plan plan, Schedule order) {
+        String written = snapshots.write(order);
+        return jobs.change(job.id(), j -> {
+                    if (j.version().equals(job.version())) {
+                        j.kept().findOrder(written, plan.network().fingerprint());
+                    }
+                })
+                .kept()
+                .order()
+                .equals(written);
     }
 
     /** By how many seconds the plan of a job is really ready sooner with this look and brief, planned as a press plans it. */
@@ -169,7 +188,7 @@ public class Plans {
 
     /** What becomes of a job's plan with this look and brief, planned as a press plans it. */
     public Planning instead(Job job, Plan now, Look look, Brief brief) {
-        return full.keeping(look, brief, now.schedule(), job.orderProof());
+        return full.keeping(look, brief, now.schedule(), job.kept().orderProof());
     }
 
     /** Takes another way where practitioners differ: rules between steps, or other techniques. */
@@ -188,7 +207,7 @@ public class Plans {
     public Changed calm(Job job, Schedule order, int minutes) {
         return change(job, j -> {
             j.allow(j.brief().allowed().withMinutes(minutes));
-            j.keepOrder(snapshots.write(order), "");
+            j.kept().keepOrder(snapshots.write(order), "");
         });
     }
 
@@ -213,44 +232,32 @@ public class Plans {
                 asFar.look(),
                 List.copyOf(obstacles),
                 Optional.of(Confidence.of(done.plan().network(), done.plan().schedule(), MORNINGS)),
-                costs(done.plan(), asFar.look(), job));
-    }
-
-    /** By how much it is ready sooner without each wish, near this order or the one before the last change. */
-    private Map<Wish, Integer> costs(Plan plan, Look look, Job job) {
-        Map<Wish, Integer> costs = new LinkedHashMap<>();
-        Brief seated = plan.brief().seated(plan.chairIn());
-        List<Schedule> starts = new ArrayList<>(List.of(plan.schedule()));
-        orderBefore(job).ifPresent(starts::add);
-        for (Wish wish : look.wishes()) {
-            if (wish.kind() == Wish.Kind.IF_TIME) {
-                continue;
-            }
-            Look without = look.wishing(
-                    look.wishes().stream().filter(w -> !w.equals(wish)).toList());
-            starts.stream()
-                    .map(start -> rough.plan(without, seated, Optional.of(start)))
-                    .flatMap(p -> p instanceof Planning.Done done ? Stream.of(done.plan()) : Stream.empty())
-                    .mapToInt(p -> p.schedule().ready())
-                    .min()
-                    .ifPresent(
-                            ready -> costs.put(wish, Math.max(0, plan.schedule().ready() - ready)));
-        }
-        return costs;
+                new WishCosts(rough, asFar.look()).near(done.plan(), orderBefore(job)));
     }
 
     private Optional<Schedule> orderBefore(Job job) {
-        return job.orderBefore().isEmpty() ? Optional.empty() : Optional.of(snapshots.schedule(job.orderBefore()));
+        return job.kept().order().isEmpty()
+                ? Optional.empty()
+                : Optional.of(snapshots.schedule(job.kept().order()));
     }
 
     /** Changes a job and keeps the order people had in mind until then, so that the next plan stays near it. */
     public Changed change(Job job, Consumer<Job> change) {
         Optional<Plan> before = of(job).plan();
         Job stored = jobs.change(job.id(), j -> {
-            before.ifPresent(p -> j.keepOrder(snapshots.write(p.schedule()), j.orderProof()));
+            before.ifPresent(p ->
+                    j.kept().keepOrder(snapshots.write(p.schedule()), j.kept().orderProof()));
             change.accept(j);
         });
-        return new Changed(stored, Words.changed(before, of(stored).plan()));
+        return changed(before, stored);
+    }
+
+    private Changed changed(Optional<Plan> before, Job stored) {
+        Answer after = of(stored);
+        if (!after.plan().map(Plan::schedule).equals(before.map(Plan::schedule))) {
+            events.publishEvent(new Replanned(stored, after));
+        }
+        return new Changed(stored, Words.changed(before, after.plan()));
     }
 
     /** Changes the look of a job and keeps the one before, with its order, so that the change can be taken back. */
@@ -261,7 +268,7 @@ public class Plans {
             Look after = change.apply(before);
             if (!after.equals(before)) {
                 j.setLook(after);
-                j.keepLook(snapshots.write(before), order);
+                j.kept().keepLook(snapshots.write(before), order);
             }
         });
     }
@@ -279,12 +286,12 @@ public class Plans {
         String order = order(job);
         Optional<Plan> now = of(job).plan();
         Job stored = jobs.change(job.id(), j -> {
-            String then = j.lookBeforeOrder();
-            j.keepLook(snapshots.write(j.look()), order);
+            String then = j.kept().lookOrder();
+            j.kept().keepLook(snapshots.write(j.look()), order);
             j.setLook(before.get());
-            j.keepOrder(then, j.orderProof());
+            j.kept().keepOrder(then, j.kept().orderProof());
         });
-        return new Changed(stored, Words.changed(now, of(stored).plan()));
+        return changed(now, stored);
     }
 
     /** Changes look and brief together, as a lever does. */
@@ -292,7 +299,7 @@ public class Plans {
         String order = order(job);
         return change(job, j -> {
             if (!look.equals(j.look())) {
-                j.keepLook(snapshots.write(j.look()), order);
+                j.kept().keepLook(snapshots.write(j.look()), order);
                 j.setLook(look);
             }
             j.describe(j.title(), j.production(), j.idea(), brief);
@@ -301,12 +308,12 @@ public class Plans {
 
     /** Whether the last change of the look can be taken back. */
     public boolean canTakeBack(Job job) {
-        return !job.lookBefore().isEmpty();
+        return !job.kept().look().isEmpty();
     }
 
     /** The look before its last change. */
     public Optional<Look> lookBefore(Job job) {
-        return canTakeBack(job) ? Optional.of(snapshots.look(job.lookBefore())) : Optional.empty();
+        return canTakeBack(job) ? Optional.of(snapshots.look(job.kept().look())) : Optional.empty();
     }
 
     /** What would make layers hold. */
@@ -322,7 +329,7 @@ public class Plans {
     /** The same with an order that came along; it is taken where it fits and none that is found is shorter. */
     public Job add(Job job, Optional<Schedule> order) {
         if (thorough.asFarAsCanBe(job.look(), job.brief(), order, "").planning() instanceof Planning.Done done) {
-            job.keepOrder(snapshots.write(calmer.signed(done.plan(), job.look())), "");
+            job.kept().keepOrder(snapshots.write(calmer.signed(done.plan(), job.look())), "");
         }
         return jobs.add(job);
     }

@@ -17,6 +17,8 @@ import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.plan.Plans;
 import app.kemdro.web.records.run.Runs;
+import app.kemdro.web.records.search.SearchState;
+import app.kemdro.web.records.search.Searches;
 import app.kemdro.web.rooms.Rooms;
 import java.time.Duration;
 import java.time.LocalDateTime;
@@ -91,7 +93,6 @@ class OrderController {
             model.addAttribute("startBy", Words.hour(Words.startBySure(p, confidence)));
             model.addAttribute("fromBest", fromBest(p.schedule()));
             model.addAttribute("best", p.schedule().ready() <= p.schedule().leastReady());
-            model.addAttribute("search", searches.state(id));
             model.addAttribute("crew", p.brief().crew());
             model.addAttribute("certainties", certainties(p, confidence));
             model.addAttribute("risks", risks(p, confidence));
@@ -272,7 +273,7 @@ class OrderController {
     @PostMapping("/jobs/{id}/order/search")
     String search(@PathVariable long id, @RequestParam(defaultValue = "10") int seconds) {
         runs.refuseWhileRunning(id);
-        searches.begin(jobs.get(id), Duration.ofSeconds(Math.max(1, Math.min(MOST_SECONDS, seconds))));
+        searches.ask(jobs.get(id), Duration.ofSeconds(Math.max(1, Math.min(MOST_SECONDS, seconds))));
         return "redirect:/jobs/" + id + "/order";
     }
 
@@ -284,7 +285,7 @@ class OrderController {
 
     @GetMapping("/jobs/{id}/order/search")
     @ResponseBody
-    Searches.State state(@PathVariable long id) {
+    SearchState state(@PathVariable long id) {
         return searches.state(id);
     }
 

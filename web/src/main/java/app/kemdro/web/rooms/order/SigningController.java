@@ -23,6 +23,10 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 /** An order is looked over before it is signed: what is asked of it, what would mend it, and calmer ones. */
 @Controller
 class SigningController {
+    /** Said where a press was meant for another order than stands now. */
+    private static final String ANOTHER_ORDER =
+            "The order has changed since, and stands as you see it now. Nothing of yours was done; press again if you still mean it.";
+
     private final Jobs jobs;
     private final Plans plans;
     private final Runs runs;
@@ -61,8 +65,8 @@ class SigningController {
         runs.refuseWhileRunning(id);
         Job job = jobs.get(id);
         Optional<Plan> plan = plans.of(job).plan();
-        if (Rooms.isOverdue(had, job) || plan.isEmpty()) {
-            after.addFlashAttribute(Rooms.CHANGE, Rooms.CHANGED_MEANWHILE);
+        if (!had.equals(job.version()) || plan.isEmpty()) {
+            after.addFlashAttribute(Rooms.CHANGE, ANOTHER_ORDER);
             return "redirect:/jobs/" + id + "/order";
         }
         Signings.Choices choices = signings.choices(job, plan.get());

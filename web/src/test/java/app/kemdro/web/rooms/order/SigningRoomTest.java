@@ -100,7 +100,7 @@ class SigningRoomTest {
     }
 
     private void press(Job job, String what, String... fields) throws Exception {
-        List<String> all = new ArrayList<>(List.of("had", jobs.get(job.id()).version()));
+        List<String> all = new ArrayList<>(List.of("had", jobs.get(job.id()).meant()));
         all.addAll(List.of(fields));
         new AsLead(mvc).post("/jobs/" + job.id() + "/order/" + what, all.toArray(String[]::new));
     }

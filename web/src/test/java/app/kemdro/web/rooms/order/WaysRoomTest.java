@@ -100,13 +100,13 @@ class WaysRoomTest {
                 ? 0
                 : Integer.parseInt(costs.group(2)) * (costs.group(3).equals("later") ? 1 : -1);
         int before = plan(job).schedule().ready();
-        lead.post(at + "/ways", "had", job.version(), "school", "brows", "way", "after");
+        lead.post(at + "/ways", "had", job.meant(), "school", "brows", "way", "after");
         Plan after = plan(job);
         assertThat(Math.round((after.schedule().ready() - before) / 60.0)).isEqualTo(minutes);
         assertThat(last(after, slot("cap"))).isLessThanOrEqualTo(first(after, slot("brow")));
         assertThat(lead.get("/jobs/" + job.id() + "/export.json")).contains("\"brows\" : \"after\"");
         assertThat(lead.get(at + "/ways")).containsPattern("After the cap</b>\\s*<em>as planned</em>");
-        lead.post(at + "/ways", "had", jobs.get(job.id()).version(), "school", "brows", "way", "either");
+        lead.post(at + "/ways", "had", jobs.get(job.id()).meant(), "school", "brows", "way", "either");
         assertThat(lead.get(at + "/ways")).containsPattern("As the day has it</b>\\s*<em>as planned</em>");
     }
 
@@ -117,8 +117,8 @@ class WaysRoomTest {
         Job job = DemoJobs.like("Orrin Vask", "no such way", jobs);
         String at = "/jobs/" + job.id() + "/order/ways";
         lead.post(at, "had", "0", "school", "brows", "way", "after");
-        lead.post(at, "had", job.version(), "school", "brows", "way", "sideways");
-        lead.post(at, "had", job.version(), "school", "none", "way", "after");
+        lead.post(at, "had", job.meant(), "school", "brows", "way", "sideways");
+        lead.post(at, "had", job.meant(), "school", "none", "way", "after");
         assertThat(jobs.get(job.id()).brief().allowed().schools()).isEmpty();
     }
 
