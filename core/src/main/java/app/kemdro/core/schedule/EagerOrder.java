@@ -1,30 +1,29 @@
 package app.kemdro.core.schedule;
 
-import app.kemdro.core.schedule.IndexedNetwork.Arc;
 import app.kemdro.core.schedule.Task.Mode;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 
 /**
- * A parallel schedule generation scheme: the clock goes on, and whatever can be begun at a moment is, the most wanted first; nobody waits
- * who could work. What has to be begun soon, and what that still needs, goes before everything else. It decides as somebody does who
- * works through a morning, and may come to a moment that is too late for a window: then it says by how much.
+ * A parallel schedule generation scheme: of all that can be begun next, what can be begun soonest is, the most wanted first; nobody waits
+ * who could work, but where somebody is told to hold on. What has to be begun soon, and what that still needs, goes before everything
+ * else, and nothing is begun that would keep it from its hands or its place. It decides as somebody does who works through a morning, and
+ * may come too late for a window: then it says by how much.
  */
 final class EagerOrder {
-    /** Ends a morning that does not go on. */
-    private static final int MOST_MOMENTS = 20_000;
-
     private static final int NEVER = Mode.NEVER;
 
     /** By so much before a break is due one that fits may already be taken, seconds. */
     private static final int SOON = 1500;
 
     private final IndexedNetwork net;
+    private final EagerTimes times;
     private final List<Worker> workers;
+    private final int hands;
     final int[] start;
     final int[] end;
-    final int[] hands;
+    final int[] worker;
     final int[] helper;
     final int[] mode;
     private final int[] opens;
@@ -32,6 +31,9 @@ final class EagerOrder {
     private final int[] wanted;
     private final int[] waits;
     private final boolean[] begun;
+    private final int[] soonest;
+    private final int[] asked;
+    private int turn;
 
     /** Tasks that wait for no other, in no order. */
     private final int[] able;
@@ -43,19 +45,29 @@ final class EagerOrder {
     private final int[] zoneOwner;
     private final int[] kept;
     private final List<Rest> rests = new ArrayList<>();
+    private Encoding genes = new Encoding(new double[0], new int[0], new int[0], new int[0], new int[0]);
     private int rested;
     private int due;
-    private int left;
     private long late;
     private int ready;
     private int lastEnd;
+    private long ends;
+
+    // what was picked last
+    private int pickedStart;
+    private int pickedStop;
+    private int pickedWorker;
+    private int pickedHelper;
+    private int pickedWay;
 
     EagerOrder(IndexedNetwork net) {
         this.net = net;
+        this.times = new EagerTimes(net);
         this.workers = net.network.workers();
+        this.hands = workers.size();
         start = new int[net.n];
         end = new int[net.n];
-        hands = new int[net.n];
+        worker = new int[net.n];
         helper = new int[net.n];
         mode = new int[net.n];
         opens = new int[net.n];
@@ -63,311 +75,414 @@ final class EagerOrder {
         wanted = new int[net.n];
         waits = new int[net.n];
         begun = new boolean[net.n];
+        soonest = new int[net.n];
+        asked = new int[net.n];
         able = new int[net.n];
-        handFree = new int[workers.size()];
+        handFree = new int[hands];
         toolFree = new int[Math.max(0, net.network.tools())];
         zoneFree = new int[net.zones];
         zoneOwner = new int[net.zones];
         kept = new int[net.postures];
     }
 
-    /**
-     * Works through a morning.
-     *
-     * @param wish how much each task is wanted
-     * @param ways the way each is done in, where it can be
-     * @param gaps seconds of work before each break
-     * @return the second of being ready, and many more where a window was missed or something was never begun
-     */
-    long work(double[] wish, int[] ways, int[] gaps) {
-        reset(gaps);
-        int now = 0;
-        for (int moments = 0; left > 0 && moments < MOST_MOMENTS; moments++) {
-            for (int i = best(now, wish, ways); i >= 0; i = best(now, wish, ways)) {
-                begin(i, now, ways[i]);
-            }
-            if (left == 0) {
-                break;
-            }
-            int next = next(now);
-            if (lastEnd <= now
-                    && (now >= due - SOON
-                            || next >= NEVER
-                            || next > rested + net.network.breaks().every())) {
-                now = rest(now, gaps);
-            } else if (next >= NEVER) {
+    /** Works through a morning; the second of being ready, and many more where a window was missed or something was never begun. */
+    long work(Encoding wishes) {
+        genes = wishes;
+        reset();
+        int left = net.n;
+        int rows = 0;
+        while (left > 0) {
+            int i = next();
+            if (i >= 0) {
+                begin(i);
+                left--;
+                rows = 0;
+            } else if (++rows > 3) {
                 late += 100_000L * left;
                 break;
             } else {
-                now = next;
+                rest();
             }
         }
         return ready + 4 * late;
     }
 
-    private int rest(int now, int[] gaps) {
+    /** The mean second at which tasks end: of two mornings that are ready as soon, the one in which more is done earlier is nearer to a shorter one. */
+    double meanEnd() {
+        return (double) ends / net.n;
+    }
+
+    private void rest() {
         int length = net.network.breaks().length(rests.size());
-        rests.add(new Rest(now, now + length));
-        rested = now + length;
-        due = rested + gap(gaps);
-        return rested;
+        rests.add(new Rest(lastEnd, lastEnd + length));
+        rested = lastEnd + length;
+        lastEnd = rested;
+        due = rested + gap();
     }
 
-    private int gap(int[] gaps) {
+    private int gap() {
         int every = net.network.breaks().every();
-        return rests.size() < gaps.length ? Math.min(every, gaps[rests.size()]) : every;
+        return rests.size() < genes.gap().length ? Math.min(every, genes.gap()[rests.size()]) : every;
     }
 
-    private void reset(int[] gaps) {
+    private void reset() {
         rests.clear();
         rested = 0;
-        due = gap(gaps);
-        left = net.n;
+        due = gap();
         late = 0;
         ready = 0;
         lastEnd = 0;
+        ends = 0;
         ables = 0;
-        Arrays.fill(shuts, NEVER);
-        Arrays.fill(wanted, NEVER);
+        System.arraycopy(times.wantedAtFirst, 0, wanted, 0, net.n);
+        System.arraycopy(net.due, 0, shuts, 0, net.n);
+        System.arraycopy(net.release, 0, opens, 0, net.n);
         Arrays.fill(begun, false);
-        Arrays.fill(handFree, 0);
+        for (int w = 0; w < hands; w++) {
+            handFree[w] = workers.get(w).from();
+        }
         Arrays.fill(toolFree, 0);
         Arrays.fill(zoneFree, 0);
         Arrays.fill(zoneOwner, -1);
         Arrays.fill(kept, 0);
         for (int i = 0; i < net.n; i++) {
             waits[i] = net.before[i].length;
-            opens[i] = net.release[i];
-            shuts[i] = Math.min(shuts[i], net.due[i]);
-            wanted[i] = shuts[i];
             if (waits[i] == 0) {
                 able[ables++] = i;
             }
         }
     }
 
-    /** What is begun now: what has to be soon, by when; else what is wanted most; none where nothing can be. */
-    private int best(int now, double[] wish, int[] ways) {
+    /** What is begun next, as it was picked; −1 where a break comes first. */
+    private int next() {
         int best = -1;
+        int bestStart = NEVER;
+        int bestStop = 0;
+        int bestWorker = -1;
+        int bestHelper = -1;
+        int bestWay = 0;
+        boolean bestBlocks = true;
         for (int k = 0; k < ables; k++) {
             int i = able[k];
-            if (opens[i] > now) {
+            int from = earliest(i);
+            if (from > bestStart && !bestBlocks || !pick(i, from)) {
                 continue;
             }
-            if (best >= 0
-                    && (wanted[i] > wanted[best]
-                            || wanted[i] == wanted[best]
-                                    && (wish[i] < wish[best] || wish[i] == wish[best] && i > best))) {
+            if (best >= 0 && !bestBlocks && !isBefore(i, pickedStart, best, bestStart)) {
                 continue;
             }
-            if (zonesFree(i, now) && postureFree(i, now) && way(i, now, ways[i]) >= 0) {
-                best = i;
+            boolean blocks = blocks(i) || wanted[i] >= NEVER && isTooSoon(i);
+            if (best >= 0 && blocks && (!bestBlocks || !isBefore(i, pickedStart, best, bestStart))) {
+                continue;
+            }
+            best = i;
+            bestStart = pickedStart;
+            bestStop = pickedStop;
+            bestWorker = pickedWorker;
+            bestHelper = pickedHelper;
+            bestWay = pickedWay;
+            bestBlocks = blocks;
+        }
+        if (best >= 0 && bestStart > lastEnd && lastEnd >= due - SOON && lastEnd > rested && !missesByResting()) {
+            return -1;
+        }
+        pickedStart = bestStart;
+        pickedStop = bestStop;
+        pickedWorker = bestWorker;
+        pickedHelper = bestHelper;
+        pickedWay = bestWay;
+        return best;
+    }
+
+    private boolean isBefore(int i, int at, int other, int otherAt) {
+        if (at != otherAt) {
+            return at < otherAt;
+        }
+        if (wanted[i] != wanted[other]) {
+            return wanted[i] < wanted[other];
+        }
+        double more = genes.priority()[i] - genes.priority()[other];
+        return more > 0 || more == 0 && i < other;
+    }
+
+    /** Whether a break now would come in the way of what has to be begun soon. */
+    private boolean missesByResting() {
+        int back = lastEnd + net.network.breaks().length(rests.size());
+        for (int k = 0; k < ables; k++) {
+            if (wanted[able[k]] < back) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private int earliest(int i) {
+        int from = Math.max(Math.max(opens[i], genes.from()[i]), rested);
+        for (int z : net.zone[i]) {
+            int owner = zoneOwner[z];
+            if (zoneFree[z] > from && (owner < 0 || !times.into[i][owner])) {
+                from = zoneFree[z];
+            }
+        }
+        for (int p : net.bars[i]) {
+            if (kept[p] > from) {
+                from = kept[p];
+            }
+        }
+        return from;
+    }
+
+    /** Picks hands, tool and time in the wanted way, or in the first where that does not fit; false where it has to wait for a break. */
+    private boolean pick(int i, int from) {
+        int way = genes.mode()[i];
+        return pick(i, from, way) || way != net.ways[i][0] && pick(i, from, net.ways[i][0]);
+    }
+
+    private boolean pick(int i, int from, int way) {
+        int[] seconds = times.seconds[i][way];
+        int tool = times.tool[i][way];
+        boolean urgent = wanted[i] < NEVER;
+        int most = rested + net.network.breaks().every();
+        int last = urgent ? most : Math.min(most, due);
+        pickedStart = NEVER;
+        pickedWay = way;
+        if (times.nobody[i]) {
+            pickedStart = tool > 0 ? withTool(from, seconds[0] - tool) : from;
+            pickedStop = pickedStart + seconds[0];
+            pickedWorker = -1;
+            pickedHelper = -1;
+            return pickedStop <= last;
+        }
+        int least = Integer.MAX_VALUE;
+        for (int w = 0; w < hands; w++) {
+            if (seconds[w] < 0) {
+                continue;
+            }
+            int at = Math.max(from, handFree[w]);
+            int with = -1;
+            if (times.helped[i][way]) {
+                with = helper(w);
+                if (with < 0) {
+                    continue;
+                }
+                at = Math.max(at, handFree[with]);
+            }
+            if (tool > 0) {
+                at = withTool(at, seconds[w] - tool);
+            }
+            int stop = at + seconds[w];
+            int score = stop + (times.spared[i][w] ? genes.spare()[i] : 0);
+            if (score < least
+                    && stop <= last
+                    && stop <= workers.get(w).until()
+                    && (with < 0 || stop <= workers.get(with).until())) {
+                least = score;
+                pickedStart = at;
+                pickedStop = stop;
+                pickedWorker = w;
+                pickedHelper = with;
+            }
+        }
+        return pickedStart < NEVER && (urgent || !breaksIntoAWindow(i, pickedStop, way));
+    }
+
+    private int withTool(int at, int work) {
+        int free = NEVER;
+        for (int t : toolFree) {
+            free = Math.min(free, t);
+        }
+        return Math.max(at, free - work);
+    }
+
+    /** Whose hands are free to help soonest, the last of those that are as soon. */
+    private int helper(int not) {
+        int best = -1;
+        for (int w = hands - 1; w >= 0; w--) {
+            if (w != not && (best < 0 || handFree[w] < handFree[best])) {
+                best = w;
             }
         }
         return best;
     }
 
-    private boolean zonesFree(int i, int now) {
-        for (int z : net.zone[i]) {
-            if (zoneFree[z] > now && !worksInto(i, zoneOwner[z])) {
-                return false;
-            }
-        }
-        return true;
-    }
-
-    private boolean worksInto(int i, int owner) {
-        for (Arc arc : net.before[i]) {
-            if (arc.from() == owner && arc.lag().into()) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    private boolean postureFree(int i, int now) {
-        for (int p : net.bars[i]) {
-            if (kept[p] > now) {
-                return false;
-            }
-        }
-        return true;
-    }
-
-    /** The wanted way if it can be done now, else the first; -1 where neither can. */
-    private int way(int i, int now, int wish) {
-        if (fits(i, now, wish)) {
-            return wish;
-        }
-        int first = net.ways[i][0];
-        return first != wish && fits(i, now, first) ? first : -1;
-    }
-
-    private boolean fits(int i, int now, int way) {
-        Mode how = net.tasks[i].modes().get(way);
-        int who = who(i, now);
-        boolean nobody = net.tasks[i].needs() == Task.Needs.NOBODY;
-        if (!nobody && who < 0 || how.helped() && helper(now, who) < 0) {
-            return false;
-        }
-        int length = length(i, who, how);
-        if (how.tool() > 0 && tool(now + length - how.tool()) < 0) {
-            return false;
-        }
-        int stop = now + length;
-        if (stop > rested + net.network.breaks().every()) {
-            return false;
-        }
-        if (wanted[i] >= NEVER && (stop > due || breaksIntoAWindow(i, stop, how))) {
-            return false;
-        }
-        return nobody || stop <= workers.get(who).until();
-    }
-
     /** Whether what has to follow soon would neither fit before the next break nor still be open after it. */
-    private boolean breaksIntoAWindow(int i, int stop, Mode how) {
+    private boolean breaksIntoAWindow(int i, int stop, int way) {
         int last = rested + net.network.breaks().every();
-        for (Arc arc : net.after[i]) {
-            int most = arc.lag().shutsAfter(how);
-            if (most < NEVER
-                    && stop + arc.lag().opensAfter(how) + net.bounds.quickest(arc.to()) > last
-                    && most < net.network.breaks().length(rests.size())) {
+        int length = net.network.breaks().length(rests.size());
+        int[] shut = times.shuts[i][way];
+        int[] open = times.opens[i][way];
+        for (int k = 0; k < shut.length; k++) {
+            if (shut[k] < NEVER && shut[k] < length && stop + open[k] + times.quickest[times.after[i][k]] > last) {
                 return true;
             }
         }
         return false;
     }
 
-    private int length(int i, int who, Mode how) {
-        return (who < 0 ? net.tasks[i].work() : workers.get(who).seconds(net.tasks[i], how)) + how.tool();
-    }
-
-    /** Hands that are free for it: others than a lead's first. */
-    private int who(int i, int now) {
-        if (net.tasks[i].needs() == Task.Needs.NOBODY) {
-            return -1;
-        }
-        int found = -1;
-        for (int w = 0; w < workers.size(); w++) {
-            if (handFree[w] > now || workers.get(w).from() > now || net.only[i] >= 0 && net.only[i] != w) {
+    /** Whether what has to follow soon still waits for something else that comes too late for it. */
+    private boolean isTooSoon(int i) {
+        int[] after = times.after[i];
+        int[] shut = times.shuts[i][pickedWay];
+        for (int k = 0; k < after.length; k++) {
+            int to = after[k];
+            if (shut[k] >= NEVER) {
                 continue;
             }
-            if (workers.get(w).can(net.tasks[i])
-                    && (found < 0 || workers.get(found).lead())) {
-                found = w;
+            int[] before = times.before[to];
+            turn++;
+            for (int b = 0; b < before.length; b++) {
+                if (before[b] != i
+                        && !begun[before[b]]
+                        && soonest(before[b], i) + times.leads[to][b] > pickedStop + shut[k]) {
+                    return true;
+                }
+            }
+            int open = pickedStop + times.opens[i][pickedWay][k];
+            if (clashing(i, to, open, pickedStop + shut[k]) >= hands
+                    || isPlaceTaken(i, to, open, pickedStop + shut[k])) {
+                return true;
             }
         }
-        return found;
+        return false;
     }
 
-    private int helper(int now, int not) {
-        for (int w = workers.size() - 1; w >= 0; w--) {
-            if (w != not && handFree[w] <= now && workers.get(w).from() <= now) {
-                return w;
+    /** How many there are that have to be begun soon and can come neither before nor after one that has to be begun between these seconds. */
+    private int clashing(int i, int to, int opens, int shuts) {
+        int many = 0;
+        for (int k = 0; k < ables; k++) {
+            int j = able[k];
+            if (j != i && wanted[j] < NEVER && !times.nobody[j]) {
+                int first = Math.max(pickedStop, earliest(j)) + times.quickest[j];
+                many += first > shuts && opens + times.quickest[to] > wanted[j] ? 1 : 0;
             }
         }
-        return -1;
+        return many;
     }
 
-    private int tool(int from) {
-        for (int k = 0; k < toolFree.length; k++) {
-            if (toolFree[k] <= from) {
-                return k;
+    /** Whether something that has to be begun soon on the same place can come neither before nor after it. */
+    private boolean isPlaceTaken(int i, int to, int opens, int shuts) {
+        for (int j : times.beside[to]) {
+            if (j != i && !begun[j] && wanted[j] < NEVER) {
+                int first = Math.max(pickedStop, soonest(j, i)) + times.quickest[j];
+                if (first > shuts && opens + times.quickest[to] > wanted[j]) {
+                    return true;
+                }
             }
         }
-        return -1;
+        return false;
     }
 
-    private void begin(int i, int now, int wish) {
-        int way = way(i, now, wish);
-        Mode how = net.tasks[i].modes().get(way);
-        int who = who(i, now);
-        start[i] = now;
+    /** No sooner than this could a task begin, as things stand; one that is asked for is taken as begun. */
+    private int soonest(int j, int not) {
+        if (asked[j] == turn) {
+            return soonest[j];
+        }
+        int at = Math.max(opens[j], pickedStart);
+        int[] before = times.before[j];
+        for (int b = 0; waits[j] > 0 && b < before.length; b++) {
+            if (!begun[before[b]] && before[b] != not) {
+                at = Math.max(at, soonest(before[b], not) + times.leads[j][b]);
+            }
+        }
+        asked[j] = turn;
+        soonest[j] = at;
+        return at;
+    }
+
+    /** Whether what was picked would keep something that has to be begun sooner from its hands or its place. */
+    private boolean blocks(int i) {
+        int free = pickedStop + times.settled[i][pickedWay];
+        for (int k = 0; k < ables; k++) {
+            int j = able[k];
+            if (j == i || wanted[j] >= free || wanted[j] >= wanted[i]) {
+                continue;
+            }
+            if (net.shares[i][j] || wanted[j] < pickedStop && !times.nobody[j] && !isHandLeft(j)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private boolean isHandLeft(int j) {
+        int[] seconds = times.seconds[j][net.ways[j][0]];
+        for (int w = 0; w < hands; w++) {
+            if (w != pickedWorker && w != pickedHelper && seconds[w] >= 0 && handFree[w] <= wanted[j]) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private void begin(int i) {
+        int way = pickedWay;
+        start[i] = pickedStart;
+        end[i] = pickedStop;
         mode[i] = way;
-        hands[i] = who;
-        end[i] = now + length(i, who, how);
-        helper[i] = how.helped() ? helper(now, who) : -1;
-        if (who >= 0) {
-            handFree[who] = end[i];
+        worker[i] = pickedWorker;
+        helper[i] = pickedHelper;
+        if (pickedWorker >= 0) {
+            handFree[pickedWorker] = pickedStop;
         }
-        if (helper[i] >= 0) {
-            handFree[helper[i]] = end[i];
+        if (pickedHelper >= 0) {
+            handFree[pickedHelper] = pickedStop;
         }
-        if (how.tool() > 0) {
-            toolFree[tool(end[i] - how.tool())] = end[i];
+        if (times.tool[i][way] > 0) {
+            int first = 0;
+            for (int k = 1; k < toolFree.length; k++) {
+                first = toolFree[k] < toolFree[first] ? k : first;
+            }
+            toolFree[first] = pickedStop;
         }
         for (int p : net.keeps[i]) {
-            kept[p] = Math.max(kept[p], end[i]);
+            kept[p] = Math.max(kept[p], pickedStop);
         }
-        late += Math.max(0, now - shuts[i]);
+        late += Math.max(0, pickedStart - shuts[i]);
         begun[i] = true;
-        left--;
         for (int k = 0; k < ables; k++) {
             if (able[k] == i) {
                 able[k] = able[--ables];
             }
         }
-        lastEnd = Math.max(lastEnd, end[i]);
-        ready = Math.max(ready, net.workedInto[i] ? end[i] : end[i] + how.settled());
+        lastEnd = Math.max(lastEnd, pickedStop);
+        ends += pickedStop;
+        int settled = pickedStop + times.settled[i][way];
+        ready = Math.max(ready, net.workedInto[i] ? pickedStop : settled);
         for (int z = 0; z < net.zone[i].length; z++) {
             int at = net.zone[i][z];
-            zoneFree[at] = Math.max(
-                    worksInto(i, zoneOwner[at]) ? 0 : zoneFree[at], z < net.works[i] ? end[i] + how.settled() : end[i]);
-            zoneOwner[at] = z < net.works[i] ? i : zoneOwner[at];
+            boolean works = z < net.works[i];
+            int owner = zoneOwner[at];
+            int still = owner >= 0 && times.into[i][owner] ? 0 : zoneFree[at];
+            zoneFree[at] = Math.max(still, works ? settled : pickedStop);
+            zoneOwner[at] = works ? i : owner;
         }
-        for (Arc arc : net.after[i]) {
-            int to = arc.to();
+        int[] after = times.after[i];
+        for (int k = 0; k < after.length; k++) {
+            int to = after[k];
             if (--waits[to] == 0) {
                 able[ables++] = to;
             }
-            opens[to] = Math.max(opens[to], end[i] + arc.lag().opensAfter(how));
-            int most = arc.lag().shutsAfter(how);
-            if (most < NEVER && end[i] + most < shuts[to]) {
-                shuts[to] = end[i] + most;
-                want(to, shuts[to], 0);
+            opens[to] = Math.max(opens[to], pickedStop + times.opens[i][way][k]);
+            int shut = times.shuts[i][way][k];
+            if (shut < NEVER && pickedStop + shut < shuts[to]) {
+                shuts[to] = pickedStop + shut;
+                want(to, shuts[to]);
             }
         }
     }
 
     /** What has to be begun by a second wants all that it still waits for before. */
-    private void want(int i, int by, int deep) {
-        if (by >= wanted[i] || deep > net.n) {
+    private void want(int i, int by) {
+        if (by >= wanted[i]) {
             return;
         }
         wanted[i] = by;
-        for (Arc arc : net.before[i]) {
-            if (!begun[arc.from()]) {
-                want(
-                        arc.from(),
-                        by - net.bounds.quickest(arc.from()) - net.bounds.leastAfter(arc.from(), arc.lag()),
-                        deep + 1);
+        int[] before = times.before[i];
+        for (int k = 0; k < before.length; k++) {
+            if (!begun[before[k]]) {
+                want(before[k], by - times.leads[i][k]);
             }
         }
-    }
-
-    /** The next second at which something changes. */
-    private int next(int now) {
-        int next = NEVER;
-        for (int w = 0; w < handFree.length; w++) {
-            next = later(now, handFree[w], later(now, workers.get(w).from(), next));
-        }
-        for (int z : zoneFree) {
-            next = later(now, z, next);
-        }
-        for (int k : kept) {
-            next = later(now, k, next);
-        }
-        for (int t : toolFree) {
-            next = later(now, t, next);
-        }
-        for (int k = 0; k < ables; k++) {
-            next = later(now, opens[able[k]], next);
-        }
-        return later(now, lastEnd, next);
-    }
-
-    private static int later(int now, int moment, int next) {
-        return moment > now && moment < next ? moment : next;
     }
 
     /** What came of it. */
@@ -377,7 +492,7 @@ final class EagerOrder {
             Mode how = net.tasks[i].modes().get(mode[i]);
             placed.add(new ScheduledTask(
                             net.tasks[i].id(),
-                            hands[i] < 0 ? null : workers.get(hands[i]).id(),
+                            worker[i] < 0 ? null : workers.get(worker[i]).id(),
                             helper[i] < 0 ? null : workers.get(helper[i]).id(),
                             mode[i],
                             start[i],
@@ -388,7 +503,7 @@ final class EagerOrder {
                             0)
                     .settling(how));
         }
-        int last = lastEnd;
+        int last = Arrays.stream(end).max().orElse(0);
         return new Schedule(
                 placed, rests.stream().filter(r -> r.start() < last).toList(), ready, Math.min(least, ready));
     }

@@ -11,16 +11,22 @@ public final class EagerSearch {
     private static final int GRID = 60;
 
     /** By so many seconds a morning may be longer than the one before and still be gone on from, at first. */
-    private static final double WARM = 240;
+    private static final double WARM = 60;
 
-    private static final double COLD = 10;
+    private static final double COLD = 5;
 
     /** By how much a wish changes, seconds. */
     private static final double SHIFT = 4800;
 
+    /** What a second of the mean end counts beside one of being ready. */
+    private static final double MEAN = 1;
+
     private final IndexedNetwork net;
     private final EagerOrder order;
     private final SplittableRandom random;
+
+    /** When the morning was ready that was worked through last. */
+    private long ready;
 
     /** Of a network from its beginning; the same seed goes the same way. */
     public EagerSearch(TaskNetwork network, long seed) {
@@ -36,25 +42,16 @@ public final class EagerSearch {
      * @param spent how much of what may be spent is, 0 to 1
      */
     public Optional<Schedule> look(int shorterThan, int least, DoubleSupplier spent, BooleanSupplier stop) {
-        double[] wish = new double[net.n];
-        int[] ways = new int[net.n];
-        for (int i = 0; i < net.n; i++) {
-            wish[i] = net.pull[i];
-            ways[i] = net.ways[i][0];
-        }
-        int[] gaps = new int[net.bounds.mostRests()];
-        Arrays.fill(gaps, net.network.breaks().every());
-        long cost = order.work(wish, ways, gaps);
+        Encoding now = first();
+        double cost = cost(now);
         int known = shorterThan;
         Optional<Schedule> best = Optional.empty();
         double used = spent.getAsDouble();
         for (int k = 0; used < 1 && known > least && !stop.getAsBoolean(); k++) {
-            double[] wishes = wish.clone();
-            int[] otherWays = ways.clone();
-            int[] otherGaps = gaps.clone();
-            change(wishes, otherWays, otherGaps);
-            long next = order.work(wishes, otherWays, otherGaps);
-            if (next < known) {
+            Encoding other = now.copy();
+            change(other);
+            double next = cost(other);
+            if (ready < known) {
                 Schedule found = order.schedule(least);
                 if (ScheduleCheck.problems(net.network, found).isEmpty()) {
                     known = found.ready();
@@ -63,9 +60,7 @@ public final class EagerSearch {
             }
             double warm = Math.max(COLD, WARM * (1 - used));
             if (next <= cost || random.nextDouble() < Math.exp((cost - next) / warm)) {
-                wish = wishes;
-                ways = otherWays;
-                gaps = otherGaps;
+                now = other;
                 cost = next;
             }
             used = spent.getAsDouble();
@@ -73,7 +68,28 @@ public final class EagerSearch {
         return best;
     }
 
-    private void change(double[] wish, int[] ways, int[] gaps) {
+    /** Of two mornings that are ready as soon, the one in which more is done earlier is nearer to a shorter one. */
+    private double cost(Encoding genes) {
+        ready = order.work(genes);
+        return ready + MEAN * order.meanEnd();
+    }
+
+    private Encoding first() {
+        double[] wish = new double[net.n];
+        int[] ways = new int[net.n];
+        for (int i = 0; i < net.n; i++) {
+            wish[i] = net.pull[i];
+            ways[i] = net.ways[i][0];
+        }
+        int[] gaps = new int[net.bounds.mostRests()];
+        Arrays.fill(gaps, net.network.breaks().every());
+        return new Encoding(wish, ways, gaps, new int[net.n], new int[net.n]);
+    }
+
+    private void change(Encoding genes) {
+        double[] wish = genes.priority();
+        int[] ways = genes.mode();
+        int[] gaps = genes.gap();
         int many = 1 + random.nextInt(3);
         for (int c = 0; c < many; c++) {
             int i = random.nextInt(net.n);
