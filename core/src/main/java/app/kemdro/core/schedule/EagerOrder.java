@@ -14,32 +14,38 @@ import java.util.List;
 final class EagerOrder {
     private static final int NEVER = Mode.NEVER;
 
+    /** What a second counts by which a window is missed. */
+    private static final int LATE = 4;
+
+    /** What counts as missed for each task that is never begun, seconds. */
+    private static final long NOT_BEGUN = 100_000;
+
+    /** So many breaks one after another begin nothing: then nothing can be begun any more. */
+    private static final int IN_VAIN = 3;
+
     /** By so much before a break is due one that fits may already be taken, seconds. */
     private static final int SOON = 1500;
 
     private final IndexedNetwork net;
     private final EagerTimes times;
+    private final EagerOutlook outlook;
     private final List<Worker> workers;
-    private final int hands;
     final int[] start;
     final int[] end;
     final int[] worker;
     final int[] helper;
     final int[] mode;
-    private final int[] opens;
+    final int[] opens;
     private final int[] shuts;
-    private final int[] wanted;
-    private final int[] waits;
-    private final boolean[] begun;
-    private final int[] soonest;
-    private final int[] asked;
-    private int turn;
+    final int[] wanted;
+    final int[] waits;
+    final boolean[] begun;
 
     /** Tasks that wait for no other, in no order. */
-    private final int[] able;
+    final int[] able;
 
-    private int ables;
-    private final int[] handFree;
+    int ables;
+    final int[] handFree;
     private final int[] toolFree;
     private final int[] zoneFree;
     private final int[] zoneOwner;
@@ -54,17 +60,17 @@ final class EagerOrder {
     private long ends;
 
     // what was picked last
-    private int pickedStart;
-    private int pickedStop;
-    private int pickedWorker;
-    private int pickedHelper;
-    private int pickedWay;
+    int pickedStart;
+    int pickedStop;
+    int pickedWorker;
+    int pickedHelper;
+    int pickedWay;
 
     EagerOrder(IndexedNetwork net) {
         this.net = net;
         this.times = new EagerTimes(net);
+        this.outlook = new EagerOutlook(this, net, times);
         this.workers = net.network.workers();
-        this.hands = workers.size();
         start = new int[net.n];
         end = new int[net.n];
         worker = new int[net.n];
@@ -75,10 +81,8 @@ final class EagerOrder {
         wanted = new int[net.n];
         waits = new int[net.n];
         begun = new boolean[net.n];
-        soonest = new int[net.n];
-        asked = new int[net.n];
         able = new int[net.n];
-        handFree = new int[hands];
+        handFree = new int[workers.size()];
         toolFree = new int[Math.max(0, net.network.tools())];
         zoneFree = new int[net.zones];
         zoneOwner = new int[net.zones];
@@ -90,32 +94,31 @@ final class EagerOrder {
         genes = wishes;
         reset();
         int left = net.n;
-        int rows = 0;
+        int inVain = 0;
         while (left > 0) {
             int i = next();
             if (i >= 0) {
                 begin(i);
                 left--;
-                rows = 0;
-            } else if (++rows > 3) {
-                late += 100_000L * left;
+                inVain = 0;
+            } else if (++inVain > IN_VAIN) {
+                late += NOT_BEGUN * left;
                 break;
             } else {
                 rest();
             }
         }
-        return ready + 4 * late;
+        return ready + LATE * late;
     }
 
-    /** The mean second at which tasks end: of two mornings that are ready as soon, the one in which more is done earlier is nearer to a shorter one. */
+    /** The mean second at which tasks end. */
     double meanEnd() {
         return (double) ends / net.n;
     }
 
     private void rest() {
-        int length = net.network.breaks().length(rests.size());
-        rests.add(new Rest(lastEnd, lastEnd + length));
-        rested = lastEnd + length;
+        rested = lastEnd + net.network.breaks().length(rests.size());
+        rests.add(new Rest(lastEnd, rested));
         lastEnd = rested;
         due = rested + gap();
     }
@@ -138,7 +141,7 @@ final class EagerOrder {
         System.arraycopy(net.due, 0, shuts, 0, net.n);
         System.arraycopy(net.release, 0, opens, 0, net.n);
         Arrays.fill(begun, false);
-        for (int w = 0; w < hands; w++) {
+        for (int w = 0; w < handFree.length; w++) {
             handFree[w] = workers.get(w).from();
         }
         Arrays.fill(toolFree, 0);
@@ -171,7 +174,7 @@ final class EagerOrder {
             if (best >= 0 && !bestBlocks && !isBefore(i, pickedStart, best, bestStart)) {
                 continue;
             }
-            boolean blocks = blocks(i) || wanted[i] >= NEVER && isTooSoon(i);
+            boolean blocks = outlook.forbids(i);
             if (best >= 0 && blocks && (!bestBlocks || !isBefore(i, pickedStart, best, bestStart))) {
                 continue;
             }
@@ -216,7 +219,8 @@ final class EagerOrder {
         return false;
     }
 
-    private int earliest(int i) {
+    /** When its places, postures and what comes before it let it begin. */
+    int earliest(int i) {
         int from = Math.max(Math.max(opens[i], genes.from()[i]), rested);
         for (int z : net.zone[i]) {
             int owner = zoneOwner[z];
@@ -254,7 +258,7 @@ final class EagerOrder {
             return pickedStop <= last;
         }
         int least = Integer.MAX_VALUE;
-        for (int w = 0; w < hands; w++) {
+        for (int w = 0; w < handFree.length; w++) {
             if (seconds[w] < 0) {
                 continue;
             }
@@ -287,17 +291,21 @@ final class EagerOrder {
     }
 
     private int withTool(int at, int work) {
-        int free = NEVER;
-        for (int t : toolFree) {
-            free = Math.min(free, t);
+        return toolFree.length == 0 ? NEVER : Math.max(at, toolFree[firstTool()] - work);
+    }
+
+    private int firstTool() {
+        int first = 0;
+        for (int k = 1; k < toolFree.length; k++) {
+            first = toolFree[k] < toolFree[first] ? k : first;
         }
-        return Math.max(at, free - work);
+        return first;
     }
 
     /** Whose hands are free to help soonest, the last of those that are as soon. */
     private int helper(int not) {
         int best = -1;
-        for (int w = hands - 1; w >= 0; w--) {
+        for (int w = handFree.length - 1; w >= 0; w--) {
             if (w != not && (best < 0 || handFree[w] < handFree[best])) {
                 best = w;
             }
@@ -310,104 +318,8 @@ final class EagerOrder {
         int last = rested + net.network.breaks().every();
         int length = net.network.breaks().length(rests.size());
         int[] shut = times.shuts[i][way];
-        int[] open = times.opens[i][way];
         for (int k = 0; k < shut.length; k++) {
-            if (shut[k] < NEVER && shut[k] < length && stop + open[k] + times.quickest[times.after[i][k]] > last) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    /** Whether what has to follow soon still waits for something else that comes too late for it. */
-    private boolean isTooSoon(int i) {
-        int[] after = times.after[i];
-        int[] shut = times.shuts[i][pickedWay];
-        for (int k = 0; k < after.length; k++) {
-            int to = after[k];
-            if (shut[k] >= NEVER) {
-                continue;
-            }
-            int[] before = times.before[to];
-            turn++;
-            for (int b = 0; b < before.length; b++) {
-                if (before[b] != i
-                        && !begun[before[b]]
-                        && soonest(before[b], i) + times.leads[to][b] > pickedStop + shut[k]) {
-                    return true;
-                }
-            }
-            int open = pickedStop + times.opens[i][pickedWay][k];
-            if (clashing(i, to, open, pickedStop + shut[k]) >= hands
-                    || isPlaceTaken(i, to, open, pickedStop + shut[k])) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    /** How many there are that have to be begun soon and can come neither before nor after one that has to be begun between these seconds. */
-    private int clashing(int i, int to, int opens, int shuts) {
-        int many = 0;
-        for (int k = 0; k < ables; k++) {
-            int j = able[k];
-            if (j != i && wanted[j] < NEVER && !times.nobody[j]) {
-                int first = Math.max(pickedStop, earliest(j)) + times.quickest[j];
-                many += first > shuts && opens + times.quickest[to] > wanted[j] ? 1 : 0;
-            }
-        }
-        return many;
-    }
-
-    /** Whether something that has to be begun soon on the same place can come neither before nor after it. */
-    private boolean isPlaceTaken(int i, int to, int opens, int shuts) {
-        for (int j : times.beside[to]) {
-            if (j != i && !begun[j] && wanted[j] < NEVER) {
-                int first = Math.max(pickedStop, soonest(j, i)) + times.quickest[j];
-                if (first > shuts && opens + times.quickest[to] > wanted[j]) {
-                    return true;
-                }
-            }
-        }
-        return false;
-    }
-
-    /** No sooner than this could a task begin, as things stand; one that is asked for is taken as begun. */
-    private int soonest(int j, int not) {
-        if (asked[j] == turn) {
-            return soonest[j];
-        }
-        int at = Math.max(opens[j], pickedStart);
-        int[] before = times.before[j];
-        for (int b = 0; waits[j] > 0 && b < before.length; b++) {
-            if (!begun[before[b]] && before[b] != not) {
-                at = Math.max(at, soonest(before[b], not) + times.leads[j][b]);
-            }
-        }
-        asked[j] = turn;
-        soonest[j] = at;
-        return at;
-    }
-
-    /** Whether what was picked would keep something that has to be begun sooner from its hands or its place. */
-    private boolean blocks(int i) {
-        int free = pickedStop + times.settled[i][pickedWay];
-        for (int k = 0; k < ables; k++) {
-            int j = able[k];
-            if (j == i || wanted[j] >= free || wanted[j] >= wanted[i]) {
-                continue;
-            }
-            if (net.shares[i][j] || wanted[j] < pickedStop && !times.nobody[j] && !isHandLeft(j)) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    private boolean isHandLeft(int j) {
-        int[] seconds = times.seconds[j][net.ways[j][0]];
-        for (int w = 0; w < hands; w++) {
-            if (w != pickedWorker && w != pickedHelper && seconds[w] >= 0 && handFree[w] <= wanted[j]) {
+            if (shut[k] < length && stop + times.opens[i][way][k] + times.quickest[times.after[i][k]] > last) {
                 return true;
             }
         }
@@ -428,11 +340,7 @@ final class EagerOrder {
             handFree[pickedHelper] = pickedStop;
         }
         if (times.tool[i][way] > 0) {
-            int first = 0;
-            for (int k = 1; k < toolFree.length; k++) {
-                first = toolFree[k] < toolFree[first] ? k : first;
-            }
-            toolFree[first] = pickedStop;
+            toolFree[firstTool()] = pickedStop;
         }
         for (int p : net.keeps[i]) {
             kept[p] = Math.max(kept[p], pickedStop);
@@ -485,26 +393,7 @@ final class EagerOrder {
         }
     }
 
-    /** What came of it. */
-    Schedule schedule(int least) {
-        List<ScheduledTask> placed = new ArrayList<>();
-        for (int i = 0; i < net.n; i++) {
-            Mode how = net.tasks[i].modes().get(mode[i]);
-            placed.add(new ScheduledTask(
-                            net.tasks[i].id(),
-                            worker[i] < 0 ? null : workers.get(worker[i]).id(),
-                            helper[i] < 0 ? null : workers.get(helper[i]).id(),
-                            mode[i],
-                            start[i],
-                            end[i],
-                            end[i],
-                            NEVER,
-                            end[i],
-                            0)
-                    .settling(how));
-        }
-        int last = Arrays.stream(end).max().orElse(0);
-        return new Schedule(
-                placed, rests.stream().filter(r -> r.start() < last).toList(), ready, Math.min(least, ready));
+    List<Rest> rests() {
+        return rests;
     }
 }

@@ -1,10 +1,13 @@
 package app.kemdro.core.schedule;
 
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleSupplier;
+import org.jspecify.annotations.Nullable;
 
 /** Looks for a shorter order by working through the same morning again and again, each time wanting some things sooner than before. */
 public final class EagerSearch {
@@ -18,12 +21,20 @@ public final class EagerSearch {
     /** By how much a wish changes, seconds. */
     private static final double SHIFT = 4800;
 
+    /** By so many minutes at most something is told to hold on, and so many are told again that they need not. */
+    private static final int LONGEST_WAIT = 8;
+
+    private static final int FORGOTTEN = 5;
+
     /** What a second of the mean end counts beside one of being ready. */
     private static final double MEAN = 1;
 
     private final IndexedNetwork net;
     private final EagerOrder order;
     private final SplittableRandom random;
+
+    /** When everything begins in the morning that is gone on from. */
+    private int[] starts = new int[0];
 
     /** When the morning was ready that was worked through last. */
     private long ready;
@@ -44,6 +55,7 @@ public final class EagerSearch {
     public Optional<Schedule> look(int shorterThan, int least, DoubleSupplier spent, BooleanSupplier stop) {
         Encoding now = first();
         double cost = cost(now);
+        starts = order.start.clone();
         int known = shorterThan;
         Optional<Schedule> best = Optional.empty();
         double used = spent.getAsDouble();
@@ -52,7 +64,7 @@ public final class EagerSearch {
             change(other);
             double next = cost(other);
             if (ready < known) {
-                Schedule found = order.schedule(least);
+                Schedule found = schedule(least);
                 if (ScheduleCheck.problems(net.network, found).isEmpty()) {
                     known = found.ready();
                     best = Optional.of(found);
@@ -61,6 +73,7 @@ public final class EagerSearch {
             double warm = Math.max(COLD, WARM * (1 - used));
             if (next <= cost || random.nextDouble() < Math.exp((cost - next) / warm)) {
                 now = other;
+                starts = order.start.clone();
                 cost = next;
             }
             used = spent.getAsDouble();
@@ -112,8 +125,46 @@ public final class EagerSearch {
                     wish[i] = wish[j];
                     wish[j] = w;
                 }
+                case 6 -> {
+                    if (random.nextBoolean()) {
+                        genes.from()[i] = starts[i] + GRID * (1 + random.nextInt(LONGEST_WAIT));
+                    } else {
+                        for (int k = 0; k < FORGOTTEN; k++) {
+                            genes.from()[random.nextInt(net.n)] = 0;
+                        }
+                    }
+                }
                 default -> wish[i] += (random.nextDouble() - 0.5) * SHIFT;
             }
         }
+    }
+
+    /** The morning that was worked through last, as an order. */
+    private Schedule schedule(int least) {
+        List<ScheduledTask> placed = new ArrayList<>();
+        int last = 0;
+        for (int i = 0; i < net.n; i++) {
+            last = Math.max(last, order.end[i]);
+            placed.add(new ScheduledTask(
+                            net.tasks[i].id(),
+                            called(order.worker[i]),
+                            called(order.helper[i]),
+                            order.mode[i],
+                            order.start[i],
+                            order.end[i],
+                            order.end[i],
+                            Task.Mode.NEVER,
+                            order.end[i],
+                            0)
+                    .settling(net.tasks[i].modes().get(order.mode[i])));
+        }
+        int end = last;
+        return new Schedule(
+                placed, order.rests().stream().filter(r -> r.start() < end).toList(), (int) ready, Math.min(least, (int)
+                        ready));
+    }
+
+    private @Nullable String called(int worker) {
+        return worker < 0 ? null : net.network.workers().get(worker).id();
     }
 }

@@ -30,6 +30,14 @@ final class OrderSearch {
     /** The same for sense, seconds that one would give. */
     private static final int CALM = 30;
 
+    /** So many placements are tried where there is time for mornings: in the middle of things, and before them. */
+    private static final int LIVE = 40;
+
+    private static final int THOROUGH = 800;
+
+    /** So many mornings of one task: of more tasks fewer, since each takes longer. */
+    private static final int MORNINGS = 28_000;
+
     private final IndexedNetwork net;
     private final SerialPlacement placement;
     private final PlacedTimes times;
@@ -66,7 +74,7 @@ final class OrderSearch {
     }
 
     Outcome run(Optional<Schedule> before) {
-        before.ifPresent(this::tryOrder);
+        before.ifPresent(b -> tryOrder(b, false));
         int[] none = new int[net.n];
         int[] lavish = filled(net.n, SPARE);
         for (Encoding start : List.of(first(none, 0), first(none, 1), first(lavish, 0), first(lavish, 1))) {
@@ -74,6 +82,7 @@ final class OrderSearch {
                 attempt(tightened(start));
             }
         }
+        eager();
         sweep();
         Encoding current = best;
         long currentCost = bestCost;
@@ -117,6 +126,30 @@ final class OrderSearch {
             return new TooLate(net.tasks[late].id(), times.overdue(late));
         }
         return new Planned(times.schedule(net.bounds.leastReady()));
+    }
+
+    /**
+     * Works through what is left again and again as somebody does, and goes on from the best of it. At a press there is no time for it,
+     * and the order settles afterwards; in the middle of things it does not, and there is less left.
+     */
+    private void eager() {
+        boolean underWay = net.progress.now() > 0 || !net.progress.past().isEmpty();
+        if (bestCost == Long.MAX_VALUE || attempts < (underWay ? LIVE : THOROUGH)) {
+            return;
+        }
+        placement.place(best);
+        Remaining left = Remaining.of(net.network, net.progress);
+        int mornings = MORNINGS / Math.max(1, left.network().tasks().size()) * Math.max(1, attempts / THOROUGH);
+        int[] done = {0};
+        new EagerSearch(left.network(), SEED)
+                .look(times.ready() - left.base(), 0, () -> done[0]++ / (double) mornings, () -> false)
+                .map(s -> left.whole(s, net.progress))
+                .filter(s ->
+                        ScheduleCheck.problems(net.network, net.progress, s).isEmpty())
+                .ifPresent(s -> {
+                    tryOrder(s, false);
+                    tryOrder(s, true);
+                });
     }
 
     /** The second of being ready of the shortest order that was found, before any was looked for that makes more sense. */
@@ -260,8 +293,8 @@ final class OrderSearch {
         return times.chain().stream().filter(i -> !net.fixed[i]).toList();
     }
 
-    /** The order people have in mind, as priorities, and who does what in it. */
-    private void tryOrder(Schedule before) {
+    /** An order as priorities, and who does what in it; exactly: each task begins no sooner than it did. */
+    private void tryOrder(Schedule before, boolean exactly) {
         Encoding genes = first(new int[net.n], 0);
         int latest = before.ready();
         for (ScheduledTask p : before.placed()) {
@@ -270,6 +303,7 @@ final class OrderSearch {
                 genes.priority()[i] = latest - p.start();
                 int way = p.mode();
                 genes.mode()[i] = Arrays.stream(net.ways[i]).anyMatch(m -> m == way) ? way : net.ways[i][0];
+                genes.from()[i] = exactly ? p.start() : 0;
                 genes.spare()[i] = isLead(p.worker()) ? -2 * SPARE : 2 * SPARE;
             }
         }

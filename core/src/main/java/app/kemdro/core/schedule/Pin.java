@@ -10,4 +10,9 @@ import org.jspecify.annotations.Nullable;
  * @param worker whose hands it takes, or none where anybody's who can
  */
 public record Pin(
-        String task, int from, int until, @Nullable String worker) {}
+        String task, int from, int until, @Nullable String worker) {
+    /** The same, so many seconds later. */
+    Pin moved(int by) {
+        return new Pin(task, Math.max(0, from + by), until >= Task.Mode.NEVER ? until : until + by, worker);
+    }
+}

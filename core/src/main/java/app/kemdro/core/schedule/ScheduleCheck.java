@@ -338,25 +338,33 @@ public final class ScheduleCheck {
         List<Rest> rests = schedule.rests().stream()
                 .sorted(java.util.Comparator.comparingInt(Rest::start))
                 .toList();
-        boolean fromTheStart = progress.past().isEmpty() && progress.now() == 0;
-        for (int k = 0; k < rests.size() && fromTheStart; k++) {
-            int length = rests.get(k).end() - rests.get(k).start();
-            if (length < network.breaks().length(k)) {
-                wrong(
-                        "break %d lasts %d s instead of %d",
-                        k + 1, length, network.breaks().length(k));
-            }
-        }
-        for (Rest rest : rests) {
-            if (fromTheStart && rest.start() - last > network.breaks().every()) {
-                wrong("%d s of work without a break", rest.start() - last);
-            }
-            if (fromTheStart && last > 0 && rest.start() <= last) {
-                wrong("one break follows another at %d s without any work between", last);
+        // what is past is as it was; from then on breaks are as from the beginning
+        int taken = progress.rests().size();
+        int busy = Math.max(
+                progress.now(),
+                progress.past().stream().mapToInt(ScheduledTask::end).max().orElse(0));
+        for (int k = 0; k < rests.size(); k++) {
+            Rest rest = rests.get(k);
+            int every = Math.max(network.breaks().every(), busy - last);
+            if (k >= taken) {
+                if (rest.end() - rest.start() < network.breaks().length(k)) {
+                    wrong(
+                            "break %d lasts %d s instead of %d",
+                            k + 1, rest.end() - rest.start(), network.breaks().length(k));
+                }
+                if (rest.start() - last > every) {
+                    wrong("%d s of work without a break", rest.start() - last);
+                }
+                if (k > 0 && rest.start() <= last) {
+                    wrong("one break follows another at %d s without any work between", last);
+                }
+                if (rest.start() < progress.now()) {
+                    wrong("break %d would have had to begin before now", k + 1);
+                }
             }
             last = rest.end();
         }
-        if (fromTheStart && ready - last > network.breaks().every()) {
+        if (ready - last > Math.max(network.breaks().every(), busy - last)) {
             wrong("%d s of work without a break at the end", ready - last);
         }
     }

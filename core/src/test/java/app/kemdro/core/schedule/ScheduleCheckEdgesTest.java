@@ -258,16 +258,27 @@ class ScheduleCheckEdgesTest {
                 .contains("a runs into a break");
     }
 
-    /** In the middle of things breaks are taken as they come; none runs into work that is still ahead. */
+    /** In the middle of things breaks are taken as they came; those still to come keep the rule, and none can come in what is past. */
     @Test
-    void inTheMiddleBreaksAreTakenAsTheyCome() {
-        Progress past = new Progress(300, List.of(gum(0)), List.of(), List.of());
-        Schedule brief = new Schedule(
-                List.of(gum(0), plain("press", "Ines", 300, 60)), List.of(new Rest(20, 30), new Rest(30, 40)), 360, 0);
-        assertThat(ScheduleCheck.problems(GUM, past, brief)).noneMatch(p -> p.contains("break"));
-        Schedule into =
-                new Schedule(List.of(gum(0), plain("press", "Ines", 300, 60)), List.of(new Rest(350, 950)), 360, 0);
-        assertThat(ScheduleCheck.problems(GUM, past, into)).contains("press runs into a break");
+    void inTheMiddleBreaksAreAsTheyWereAndThenByTheRule() {
+        List<Rest> taken = List.of(new Rest(20, 30), new Rest(30, 40));
+        Progress past = new Progress(300, List.of(gum(0)), taken, List.of());
+        ScheduledTask press = plain("press", "Ines", 300, 60);
+        assertThat(ScheduleCheck.problems(GUM, past, new Schedule(List.of(gum(0), press), taken, 360, 0)))
+                .noneMatch(p -> p.contains("break"));
+        Schedule into = new Schedule(List.of(gum(0), press), List.of(new Rest(350, 950)), 360, 0);
+        assertThat(ScheduleCheck.problems(GUM, new Progress(300, List.of(gum(0)), List.of(), List.of()), into))
+                .contains("press runs into a break");
+        Progress noneTaken = new Progress(300, List.of(gum(0)), List.of(), List.of());
+        assertThat(ScheduleCheck.problems(
+                        GUM, noneTaken, new Schedule(List.of(gum(0), press), List.of(new Rest(100, 700)), 360, 0)))
+                .contains("break 1 would have had to begin before now");
+        assertThat(ScheduleCheck.problems(
+                        GUM, noneTaken, new Schedule(List.of(gum(0), press), List.of(new Rest(360, 370)), 360, 0)))
+                .contains("break 1 lasts 10 s instead of 600");
+        ScheduledTask late = plain("press", "Ines", 8000, 60);
+        assertThat(ScheduleCheck.problems(GUM, noneTaken, new Schedule(List.of(gum(0), late), List.of(), 8060, 0)))
+                .contains("8060 s of work without a break at the end");
     }
 
     @Test
