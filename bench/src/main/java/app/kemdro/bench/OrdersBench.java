@@ -12,6 +12,7 @@ import app.kemdro.core.schedule.Schedule;
 import app.kemdro.core.schedule.ScheduleCheck;
 import app.kemdro.core.schedule.TaskNetwork;
 import app.kemdro.solver.ExactProver;
+import app.kemdro.solver.JobShop;
 import app.kemdro.solver.PlainSolver;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -42,7 +43,7 @@ public final class OrdersBench {
      * Prints one line a network and deadline.
      *
      * @param args seconds of clock to look for, 1 5 30 if none are said; {@code looks} for the networks of the characters instead of those
-     *     written down; a folder of networks for those
+     *     written down, {@code shops} for the textbook shops; a folder of networks for those
      */
     public static void main(String[] args) throws IOException {
         int[] seconds = Arrays.stream(args)
@@ -51,12 +52,14 @@ public final class OrdersBench {
                 .toArray();
         int[] asked = seconds.length == 0 ? new int[] {1, 5, 30} : seconds;
         Optional<String> folder = Arrays.stream(args)
-                .filter(a -> !a.matches("\\d+") && !a.equals("looks"))
+                .filter(a -> !a.matches("\\d+") && !a.matches("looks|shops"))
                 .findFirst();
         PROVER.works();
         System.out.println(
                 "network, best known, planner (ms); then for each deadline: found, gap to best known, bound, seconds, plain solver");
-        if (List.of(args).contains("looks")) {
+        if (List.of(args).contains("shops")) {
+            JobShop.called(".*").forEach(s -> network(s.name(), s.network(), s.optimum() / MINUTE, asked));
+        } else if (List.of(args).contains("looks")) {
             LookPlanner planner = new LookPlanner(Samples.TRADE, Planner.trying(AT_ONE_PRESS));
             CharactersTest.characters().forEach(c -> {
                 if (planner.plan(c.look(), c.brief()) instanceof Planning.Done done) {
@@ -95,7 +98,7 @@ public final class OrdersBench {
         return all;
     }
 
-    private static void network(String name, TaskNetwork network, int best, int... seconds) {
+    private static void network(String name, TaskNetwork network, double best, int... seconds) {
         long from = System.nanoTime();
         if (!(Planner.trying(AT_ONE_PRESS).plan(network) instanceof Outcome.Planned planned)) {
             System.out.println(name + ": no plan");
@@ -103,8 +106,8 @@ public final class OrdersBench {
         }
         Schedule start = planned.schedule();
         System.out.printf(
-                "%-20s best %s, planner %.0f (%.0f ms)%n",
-                name, best == 0 ? "?" : best + "", start.ready() / MINUTE, millis(from));
+                "%-20s best %s, planner %.1f (%.0f ms)%n",
+                name, best == 0 ? "?" : "%.1f".formatted(best), start.ready() / MINUTE, millis(from));
         gap("planner", start, best);
         for (int asked : seconds) {
             from = System.nanoTime();
@@ -129,7 +132,7 @@ public final class OrdersBench {
         }
     }
 
-    private static void gap(String who, Schedule found, int best) {
+    private static void gap(String who, Schedule found, double best) {
         if (best > 0) {
             GAPS.computeIfAbsent(who, w -> new ArrayList<>()).add(100 * (found.ready() / MINUTE - best) / best);
         }

@@ -33,8 +33,10 @@ final class Hunt {
     private static final double LONGEST = 2;
     private static final double LONGER = 1.5;
 
-    /** What share of the clock working through mornings has first. */
-    private static final double EAGER = 0.5;
+    /** What share of the clock working through mornings has first at most, and for how many steps a second of it is enough. */
+    private static final double EAGER = 0.6;
+
+    private static final double STEPS_A_SECOND = 50;
 
     /** Strategies that answer questions: the linear one at once where it can, the others by what they learn. */
     private static final List<String> ASKING = List.of("max_lp", "no_lp", "quick_restart_no_lp");
@@ -70,7 +72,7 @@ final class Hunt {
             find(Double.MAX_VALUE);
         }
         if (effort.isByClock() && best != null && !isOver()) {
-            eager(Math.min(LONGEST, EAGER * effort.seconds()));
+            eager(Math.min(network.tasks().size() / STEPS_A_SECOND, EAGER * effort.seconds()));
         }
         double turn = Math.min(LONGEST, Math.max(SHORTEST, FIRST * effort.seconds()));
         while (!isOver() && best != null) {

@@ -82,7 +82,6 @@ final class OrderSearch {
                 attempt(tightened(start));
             }
         }
-        eager();
         sweep();
         Encoding current = best;
         long currentCost = bestCost;
@@ -114,6 +113,7 @@ final class OrderSearch {
             String task = net.tasks[stuckAt].id();
             return stuckForHands ? new NoHands(task) : new NoWindow(task);
         }
+        eager();
         calm();
         placement.place(best);
         soonest = times.ready();

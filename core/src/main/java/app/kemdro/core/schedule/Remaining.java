@@ -15,9 +15,10 @@ import org.jspecify.annotations.Nullable;
  * must have. It begins with the end of the last break, or of what is under way; tools in use are not known to it.
  *
  * @param network what has not begun
+ * @param whole what it is left of
  * @param base the second, of the whole, at which it begins
  */
-public record Remaining(TaskNetwork network, int base) {
+public record Remaining(TaskNetwork network, TaskNetwork whole, int base) {
 
     /** Nobody can rest in what is past: this is how it is there. */
     private static final String UNTIL_NOW = "until now";
@@ -57,7 +58,14 @@ public record Remaining(TaskNetwork network, int base) {
         List<Lag> lags = whole.lags().stream()
                 .filter(l -> !gone.contains(l.from()) && !gone.contains(l.to()))
                 .toList();
-        return new Remaining(new TaskNetwork(tasks, lags, workers, whole.tools(), whole.breaks(), pins), base);
+        return new Remaining(new TaskNetwork(tasks, lags, workers, whole.tools(), whole.breaks(), pins), whole, base);
+    }
+
+    /** Until then somebody is at something, and nobody rests. */
+    private static int busy(Progress progress) {
+        return Math.max(
+                progress.now(),
+                progress.past().stream().mapToInt(ScheduledTask::end).max().orElse(0));
     }
 
     private static int free(Worker worker, Progress progress) {
@@ -86,6 +94,10 @@ public record Remaining(TaskNetwork network, int base) {
         Set<String> into = new HashSet<>();
         for (Lag lag : whole.lags()) {
             ScheduledTask before = past.get(lag.from());
+            if (before != null && lag.into() && past.containsKey(lag.to())) {
+                // what it left was worked into: what is on its place now is the other's
+                into.add(lag.from());
+            }
             if (before != null && lag.to().equals(task.id())) {
                 from = Math.max(from, lag.opens(before));
                 until = Math.min(until, lag.shuts(before));
@@ -107,15 +119,38 @@ public record Remaining(TaskNetwork network, int base) {
         return new Pin(task.id(), from, until, worker);
     }
 
+    /** What is left in an order of the whole that goes on from there. */
+    public Schedule of(Schedule order, Progress progress) {
+        Set<String> past = progress.past().stream().map(ScheduledTask::task).collect(Collectors.toSet());
+        List<ScheduledTask> placed = new ArrayList<>();
+        int busy = busy(progress) - base;
+        if (busy > 0) {
+            placed.add(new ScheduledTask(UNTIL_NOW, null, 0, 0, busy, busy, Task.Mode.NEVER, busy, 0));
+        }
+        order.placed().stream().filter(p -> !past.contains(p.task())).forEach(p -> placed.add(p.later(-base)));
+        List<Rest> rests = order.rests().stream()
+                .skip(progress.rests().size())
+                .map(r -> new Rest(r.start() - base, r.end() - base))
+                .toList();
+        return new Schedule(placed, rests, ready(network, placed), 0);
+    }
+
+    /** When these tasks have ended, and what nobody works into has settled. */
+    private static int ready(TaskNetwork network, List<ScheduledTask> placed) {
+        Set<String> workedInto =
+                network.lags().stream().filter(Lag::into).map(Lag::from).collect(Collectors.toSet());
+        return placed.stream()
+                .mapToInt(p -> workedInto.contains(p.task()) ? p.end() : p.settled())
+                .max()
+                .orElse(0);
+    }
+
     /** An order of what is left, with what is past before it: its times are those of the whole again. */
     public Schedule whole(Schedule found, Progress progress) {
         List<ScheduledTask> placed = new ArrayList<>(progress.past());
         found.placed().stream().filter(p -> !p.task().equals(UNTIL_NOW)).forEach(p -> placed.add(p.later(base)));
         List<Rest> rests = new ArrayList<>(progress.rests());
         found.rests().forEach(r -> rests.add(new Rest(r.start() + base, r.end() + base)));
-        int ready = Math.max(
-                found.ready() + base,
-                progress.past().stream().mapToInt(ScheduledTask::end).max().orElse(0));
-        return new Schedule(placed, rests, ready, 0);
+        return new Schedule(placed, rests, Math.max(found.ready() + base, ready(whole, progress.past())), 0);
     }
 }
