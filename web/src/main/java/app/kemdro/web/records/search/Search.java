@@ -25,6 +25,7 @@ final class Search implements Prover.Watch {
     private volatile boolean stopped;
     private volatile boolean dropped;
     private volatile boolean over;
+    private volatile boolean found;
     private volatile String says = "";
 
     /**
@@ -90,9 +91,14 @@ final class Search implements Prover.Watch {
         return over;
     }
 
-    /** It is over, and this is what came of it. */
+    /** Whether anything shorter was found. */
+    void hasFound(boolean shorter) {
+        found = shorter;
+    }
+
+    /** It is over, and this is what came of it; one that nobody asked for is quiet about having found nothing. */
     void end(String what) {
-        says = what;
+        says = asked || found ? what : "";
         ended = System.nanoTime();
         over = true;
     }

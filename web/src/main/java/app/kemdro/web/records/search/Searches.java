@@ -137,9 +137,7 @@ public class Searches implements DisposableBean {
             search.begin();
             says = prover.works()
                     ? looked(search)
-                    : search.isAsked()
-                            ? "The exact search does not run on this machine; the order stands as it is."
-                            : "";
+                    : "The exact search does not run on this machine; the order stands as it is.";
         } catch (RuntimeException e) {
             LOG.warn("A search for a better order broke off", e);
         } finally {
@@ -160,10 +158,11 @@ public class Searches implements DisposableBean {
             return "";
         }
         if (!better.equals(now) && !taken(search, better)) {
-            return search.isAsked() ? "The job was changed meanwhile; look again." : "";
+            return "The job was changed meanwhile; look again.";
         }
         long saved = Math.round((now.ready() - better.ready()) / 60.0);
-        return saved > 0 ? Words.span(saved) + " found." : search.isAsked() ? "Nothing shorter was found." : "";
+        search.hasFound(saved > 0);
+        return saved > 0 ? Words.span(saved) + " found." : "Nothing shorter was found.";
     }
 
     /** Takes the order over where the job still stands in the one that was begun from; what else was changed meanwhile does not matter. */
