@@ -160,40 +160,32 @@ final class EagerOrder {
     private int next() {
         int best = -1;
         int bestStart = NEVER;
-        int bestStop = 0;
-        int bestWorker = -1;
-        int bestHelper = -1;
-        int bestWay = 0;
         boolean bestBlocks = true;
+        int hand = NEVER;
+        for (int free : handFree) {
+            hand = Math.min(hand, free);
+        }
         for (int k = 0; k < ables; k++) {
             int i = able[k];
             int from = earliest(i);
-            if (from > bestStart && !bestBlocks || !pick(i, from)) {
-                continue;
-            }
-            if (best >= 0 && !bestBlocks && !isBefore(i, pickedStart, best, bestStart)) {
+            int soonest = times.nobody[i] ? from : Math.max(from, hand);
+            if (!bestBlocks && !isBefore(i, soonest, best, bestStart)
+                    || !pick(i, from)
+                    || !bestBlocks && !isBefore(i, pickedStart, best, bestStart)) {
                 continue;
             }
             boolean blocks = outlook.forbids(i);
-            if (best >= 0 && blocks && (!bestBlocks || !isBefore(i, pickedStart, best, bestStart))) {
+            if (blocks && (!bestBlocks || best >= 0 && !isBefore(i, pickedStart, best, bestStart))) {
                 continue;
             }
             best = i;
             bestStart = pickedStart;
-            bestStop = pickedStop;
-            bestWorker = pickedWorker;
-            bestHelper = pickedHelper;
-            bestWay = pickedWay;
             bestBlocks = blocks;
         }
-        if (best >= 0 && bestStart > lastEnd && lastEnd >= due - SOON && lastEnd > rested && !missesByResting()) {
+        if (best < 0 || bestStart > lastEnd && lastEnd >= due - SOON && lastEnd > rested && !missesByResting()) {
             return -1;
         }
-        pickedStart = bestStart;
-        pickedStop = bestStop;
-        pickedWorker = bestWorker;
-        pickedHelper = bestHelper;
-        pickedWay = bestWay;
+        pick(best, earliest(best));
         return best;
     }
 
