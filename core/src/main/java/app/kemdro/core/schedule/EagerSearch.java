@@ -134,6 +134,7 @@ public final class EagerSearch {
                         }
                     }
                 }
+                case 7, 8 -> wish[i] = wish[random.nextInt(net.n)] + random.nextDouble() - 0.5;
                 default -> wish[i] += (random.nextDouble() - 0.5) * SHIFT;
             }
         }
