@@ -30,10 +30,8 @@ final class OrderSearch {
     /** The same for sense, seconds that one would give. */
     private static final int CALM = 30;
 
-    /** So many placements are tried where there is time for mornings: in the middle of things, and before them. */
+    /** Where fewer placements are tried than this, there is no time for mornings. */
     private static final int LIVE = 40;
-
-    private static final int THOROUGH = 800;
 
     /** So many mornings of one task: of more tasks fewer, since each takes longer. */
     private static final int MORNINGS = 28_000;
@@ -129,17 +127,17 @@ final class OrderSearch {
     }
 
     /**
-     * Works through what is left again and again as somebody does, and goes on from the best of it. At a press there is no time for it,
-     * and the order settles afterwards; in the middle of things it does not, and there is less left.
+     * In the middle of things, works through what is left again and again as somebody does, and takes the best of it. Before they begin
+     * there is no time for it at a press, and the order settles afterwards.
      */
     private void eager() {
         boolean underWay = net.progress.now() > 0 || !net.progress.past().isEmpty();
-        if (bestCost == Long.MAX_VALUE || attempts < (underWay ? LIVE : THOROUGH)) {
+        if (!underWay || bestCost == Long.MAX_VALUE || attempts < LIVE) {
             return;
         }
         placement.place(best);
         Remaining left = Remaining.of(net.network, net.progress);
-        int mornings = MORNINGS / Math.max(1, left.network().tasks().size()) * Math.max(1, attempts / THOROUGH);
+        int mornings = MORNINGS / Math.max(1, left.network().tasks().size());
         int[] done = {0};
         new EagerSearch(left.network(), SEED)
                 .look(times.ready() - left.base(), 0, () -> done[0]++ / (double) mornings, () -> false)
