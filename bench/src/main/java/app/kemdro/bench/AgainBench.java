@@ -11,19 +11,17 @@ import app.kemdro.core.schedule.Prover.Proof;
 import app.kemdro.core.schedule.Prover.Watch;
 import app.kemdro.core.schedule.Remaining;
 import app.kemdro.core.schedule.Rest;
+import app.kemdro.core.schedule.RunsOver;
 import app.kemdro.core.schedule.Schedule;
 import app.kemdro.core.schedule.ScheduleCheck;
 import app.kemdro.core.schedule.ScheduledTask;
-import app.kemdro.core.schedule.Task;
 import app.kemdro.core.schedule.TaskNetwork;
 import app.kemdro.solver.ExactProver;
 import java.time.Duration;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
-import java.util.Set;
 
 /** How good planning again is in the middle of mornings in which something runs over, beside the exact search of what is left. */
 public final class AgainBench {
@@ -116,34 +114,15 @@ public final class AgainBench {
 
     /** What is past at some second, where what is under way last takes so much longer than planned. */
     private static Progress progress(Schedule order, int now, int late) {
-        List<ScheduledTask> past = new ArrayList<>();
-        Set<String> over = new HashSet<>();
-        order.placed().stream()
+        Optional<String> over = order.placed().stream()
                 .filter(p -> p.start() < now && p.end() >= now)
                 .map(ScheduledTask::task)
-                .reduce((a, b) -> b)
-                .ifPresent(over::add);
-        for (ScheduledTask p : order.placed()) {
-            if (p.start() < now) {
-                past.add(over.contains(p.task()) ? longer(p, late) : p);
-            }
-        }
+                .reduce((a, b) -> b);
+        List<ScheduledTask> past = order.placed().stream()
+                .filter(p -> p.start() < now)
+                .map(p -> over.filter(p.task()::equals).isPresent() ? RunsOver.by(late, p) : p)
+                .toList();
         List<Rest> rests = order.rests().stream().filter(r -> r.start() < now).toList();
         return new Progress(now, past, rests, List.of());
-    }
-
-    private static ScheduledTask longer(ScheduledTask p, int by) {
-        int closes = p.closes() >= Task.Mode.NEVER ? p.closes() : p.closes() + by;
-        return new ScheduledTask(
-                p.task(),
-                p.worker(),
-                p.helper(),
-                p.mode(),
-                p.start(),
-                p.end() + by,
-                p.usable() + by,
-                closes,
-                p.settled() + by,
-                p.missed());
     }
 }

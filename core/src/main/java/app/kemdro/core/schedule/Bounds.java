@@ -79,7 +79,7 @@ final class Bounds {
      * the way out is why the leads' work takes either the one or the other on top, never both.
      */
     int leastReady() {
-        if (net.progress.now() > 0 || !net.progress.past().isEmpty() || net.n == 0) {
+        if (net.progress.isUnderWay() || net.n == 0) {
             return 0;
         }
         int chain = 0;

@@ -59,7 +59,7 @@ public final class EagerSearch {
         int known = shorterThan;
         Optional<Schedule> best = Optional.empty();
         double used = spent.getAsDouble();
-        for (int k = 0; used < 1 && known > least && !stop.getAsBoolean(); k++) {
+        while (used < 1 && known > least && !stop.getAsBoolean()) {
             Encoding other = now.copy();
             change(other);
             double next = cost(other);

@@ -131,8 +131,7 @@ final class OrderSearch {
      * there is no time for it at a press, and the order settles afterwards.
      */
     private void eager() {
-        boolean underWay = net.progress.now() > 0 || !net.progress.past().isEmpty();
-        if (!underWay || bestCost == Long.MAX_VALUE || attempts < LIVE) {
+        if (!net.progress.isUnderWay() || bestCost == Long.MAX_VALUE || attempts < LIVE) {
             return;
         }
         placement.place(best);

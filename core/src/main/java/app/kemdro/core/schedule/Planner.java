@@ -110,7 +110,7 @@ public final class Planner {
         }
         IndexedNetwork layout = new IndexedNetwork(network, progress);
         Optional<Schedule> kept = before.flatMap(b -> KeptOrder.of(network, progress, b, grace));
-        boolean underWay = progress.now() > 0 || !progress.past().isEmpty();
+        boolean underWay = progress.isUnderWay();
         int late = kept.isPresent() ? kept.get().ready() - before.get().ready() : Integer.MAX_VALUE;
         if (follow && late <= 0) {
             return new Planned(kept.get());

@@ -19,4 +19,14 @@ public record Progress(int now, List<ScheduledTask> past, List<Rest> rests, List
         rests = List.copyOf(rests);
         dropped = List.copyOf(dropped);
     }
+
+    /** Whether anything has happened yet, if only that time has gone by. */
+    boolean isUnderWay() {
+        return now > 0 || !past.isEmpty();
+    }
+
+    /** Until this second somebody is at something, and nobody can rest. */
+    int busy() {
+        return Math.max(now, past.stream().mapToInt(ScheduledTask::end).max().orElse(0));
+    }
 }

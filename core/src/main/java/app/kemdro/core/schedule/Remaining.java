@@ -36,13 +36,7 @@ public record Remaining(TaskNetwork network, TaskNetwork whole, int base) {
         List<Pin> pins = tasks.stream()
                 .map(t -> pin(t, whole, progress, past, byId).moved(-base))
                 .collect(Collectors.toCollection(ArrayList::new));
-        int busy = Stream.concat(
-                                Stream.of(progress.now()),
-                                progress.past().stream().map(ScheduledTask::end))
-                        .mapToInt(Integer::intValue)
-                        .max()
-                        .orElse(0)
-                - base;
+        int busy = progress.busy() - base;
         if (busy > 0) {
             tasks.add(new Task(UNTIL_NOW, busy, Set.of(), Set.of(), Task.Needs.NOBODY, List.of(Task.Mode.NOTHING)));
             pins.add(new Pin(UNTIL_NOW, 0, 0, null));
@@ -59,13 +53,6 @@ public record Remaining(TaskNetwork network, TaskNetwork whole, int base) {
                 .filter(l -> !gone.contains(l.from()) && !gone.contains(l.to()))
                 .toList();
         return new Remaining(new TaskNetwork(tasks, lags, workers, whole.tools(), whole.breaks(), pins), whole, base);
-    }
-
-    /** Until then somebody is at something, and nobody rests. */
-    private static int busy(Progress progress) {
-        return Math.max(
-                progress.now(),
-                progress.past().stream().mapToInt(ScheduledTask::end).max().orElse(0));
     }
 
     private static int free(Worker worker, Progress progress) {
@@ -123,7 +110,7 @@ public record Remaining(TaskNetwork network, TaskNetwork whole, int base) {
     public Schedule of(Schedule order, Progress progress) {
         Set<String> past = progress.past().stream().map(ScheduledTask::task).collect(Collectors.toSet());
         List<ScheduledTask> placed = new ArrayList<>();
-        int busy = busy(progress) - base;
+        int busy = progress.busy() - base;
         if (busy > 0) {
             placed.add(new ScheduledTask(UNTIL_NOW, null, 0, 0, busy, busy, Task.Mode.NEVER, busy, 0));
         }

@@ -36,10 +36,7 @@ final class RestsLaid {
             line.take(rest.start(), rest.end(), -1);
             rested = Math.max(rested, rest.end());
         }
-        int earliest = net.progress.now();
-        for (ScheduledTask p : net.progress.past()) {
-            earliest = Math.max(earliest, p.end());
-        }
+        int earliest = net.progress.busy();
         for (int gap : gaps) {
             lay(Math.max(earliest, rested + gap));
         }

@@ -340,9 +340,7 @@ public final class ScheduleCheck {
                 .toList();
         // what is past is as it was; from then on breaks are as from the beginning
         int taken = progress.rests().size();
-        int busy = Math.max(
-                progress.now(),
-                progress.past().stream().mapToInt(ScheduledTask::end).max().orElse(0));
+        int busy = progress.busy();
         for (int k = 0; k < rests.size(); k++) {
             Rest rest = rests.get(k);
             int every = Math.max(network.breaks().every(), busy - last);

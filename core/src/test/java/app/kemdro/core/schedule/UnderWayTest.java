@@ -23,26 +23,11 @@ class UnderWayTest {
     private static Progress at(Schedule schedule, int now) {
         List<ScheduledTask> past = schedule.placed().stream()
                 .filter(p -> p.start() < now)
-                .map(p -> p.end() <= now ? p : longer(p, Math.max(60, now + 30 - p.end())))
+                .map(p -> p.end() <= now ? p : RunsOver.by(Math.max(60, now + 30 - p.end()), p))
                 .toList();
         List<Rest> rests =
                 schedule.rests().stream().filter(r -> r.start() < now).toList();
         return new Progress(now, past, rests, List.of());
-    }
-
-    private static ScheduledTask longer(ScheduledTask p, int by) {
-        int closes = p.closes() >= Task.Mode.NEVER ? Task.Mode.NEVER : p.closes() + by;
-        return new ScheduledTask(
-                p.task(),
-                p.worker(),
-                p.helper(),
-                p.mode(),
-                p.start(),
-                p.end() + by,
-                p.usable() + by,
-                closes,
-                p.settled() + by,
-                0);
     }
 
     @ParameterizedTest
