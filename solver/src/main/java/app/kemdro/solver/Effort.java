@@ -1,10 +1,10 @@
 package app.kemdro.solver;
 
-import app.kemdro.core.schedule.Prover.Watch;
 import com.google.ortools.sat.CpModel;
 import com.google.ortools.sat.CpSolver;
 import com.google.ortools.sat.CpSolverSolutionCallback;
 import com.google.ortools.sat.CpSolverStatus;
+import java.util.function.BooleanSupplier;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -72,16 +72,17 @@ final class Effort {
     }
 
     /** Lets it work, until its time is over or nobody wants it any more. */
-    CpSolverStatus solve(CpSolver solver, CpModel model, Watch watch, @Nullable CpSolverSolutionCallback found) {
+    CpSolverStatus solve(
+            CpSolver solver, CpModel model, BooleanSupplier over, @Nullable CpSolverSolutionCallback found) {
         Thread looks = new Thread(
                 () -> {
                     try {
                         // said again and again: a search that has not quite begun does not hear it
                         while (true) {
-                            if (watch.isStopped()) {
+                            if (over.getAsBoolean()) {
                                 solver.stopSearch();
                             }
-                            Thread.sleep(50);
+                            Thread.sleep(20);
                         }
                     } catch (InterruptedException e) {
                         Thread.currentThread().interrupt();

@@ -1,5 +1,6 @@
 package app.kemdro.solver;
 
+import app.kemdro.core.schedule.Grid;
 import app.kemdro.core.schedule.Lag;
 import app.kemdro.core.schedule.Pin;
 import app.kemdro.core.schedule.Schedule;
@@ -213,31 +214,25 @@ final class ExactModel {
     }
 
     /**
-     * A step's own stretches of time, from its start to a moment: one that is always there if that moment is the same in every way, else
-     * one for each way in which it is there.
+     * A step's own stretches of time, from its start to a moment: one that is always there for as long as every way takes as much, and
+     * one more for what a way takes longer; where ways take more or less at once, one for each way in which it is there.
      */
     List<Stretch> stretches(Step step, ToIntFunction<Way> length, ToIntFunction<Way> takes) {
-        boolean same = step.ways().stream().mapToInt(length).distinct().count() == 1
-                && step.ways().stream().mapToInt(takes).distinct().count() == 1;
         List<Stretch> all = new ArrayList<>();
-        if (same) {
-            Way way = step.ways().get(0);
-            if (takes.applyAsInt(way) > 0) {
-                all.add(new Stretch(
-                        model.newFixedSizeIntervalVar(
-                                step.start(),
-                                length.applyAsInt(way),
-                                "i " + step.task().id()),
-                        takes.applyAsInt(way)));
-            }
-            return all;
+        boolean same = step.ways().stream().mapToInt(takes).distinct().count() == 1;
+        int always = same ? step.ways().stream().mapToInt(length).min().orElse(0) : 0;
+        if (always > 0 && takes.applyAsInt(step.ways().get(0)) > 0) {
+            all.add(new Stretch(
+                    model.newFixedSizeIntervalVar(
+                            step.start(), always, "i " + step.task().id()),
+                    takes.applyAsInt(step.ways().get(0))));
         }
         for (Way way : step.ways()) {
-            if (takes.applyAsInt(way) > 0) {
+            if (takes.applyAsInt(way) > 0 && (!same || length.applyAsInt(way) > always)) {
                 all.add(new Stretch(
                         model.newOptionalFixedSizeIntervalVar(
-                                step.start(),
-                                length.applyAsInt(way),
+                                plus(step.start(), always),
+                                length.applyAsInt(way) - always,
                                 way.is(),
                                 "i " + step.task().id()),
                         takes.applyAsInt(way)));

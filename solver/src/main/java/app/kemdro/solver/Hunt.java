@@ -1,6 +1,7 @@
 package app.kemdro.solver;
 
 import app.kemdro.core.schedule.EagerSearch;
+import app.kemdro.core.schedule.Grid;
 import app.kemdro.core.schedule.Prover.Proof;
 import app.kemdro.core.schedule.Prover.Watch;
 import app.kemdro.core.schedule.Schedule;
@@ -8,20 +9,18 @@ import app.kemdro.core.schedule.TaskNetwork;
 import com.google.ortools.sat.CpSolver;
 import com.google.ortools.sat.CpSolverSolutionCallback;
 import com.google.ortools.sat.CpSolverStatus;
-import com.google.ortools.sat.IntVar;
-import com.google.ortools.sat.Literal;
 import com.google.ortools.sat.SatParameters;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Predicate;
-import java.util.function.ToIntFunction;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.FutureTask;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.concurrent.atomic.AtomicReference;
 import org.jspecify.annotations.Nullable;
 
 /**
- * One search for the best order of a network, in turns: repairing the best that is known, and asking whether there is an order that is
- * ready by some second. A yes is a better order, a no a better bound; asked so, with everything cut to that second, a no is found where
- * minimising hardly moves its bound.
+ * One search for the best order of a network. By the clock two go on beside each other: one asks whether there is an order that is ready
+ * by some second, the other works through mornings and repairs the best that is known. By counted effort they take turns.
  */
 final class Hunt {
     private static final int A_DAY = 24 * 3600;
@@ -33,166 +32,158 @@ final class Hunt {
     private static final double LONGEST = 2;
     private static final double LONGER = 1.5;
 
-    /** What share of the clock working through mornings has first at most, and for how many steps a second of it is enough. */
-    private static final double EAGER = 0.6;
+    /** For so many steps a second of one way of looking is enough at first. */
+    private static final double STEPS_A_SECOND = 60;
 
-    private static final double STEPS_A_SECOND = 50;
-
-    /** Strategies that answer questions: the linear one at once where it can, the others by what they learn. */
-    private static final List<String> ASKING = List.of("max_lp", "no_lp", "quick_restart_no_lp");
+    /** No more than this share of the clock for one way of looking at first. */
+    private static final double AT_FIRST = 0.6;
 
     private final TaskNetwork network;
     private final Effort effort;
-    private final Watch watch;
-    private final int grid;
-    private volatile @Nullable Schedule best;
-    private int least;
-    private boolean impossible;
-    private long seed = 1;
-    private int turns;
+    private final Standing standing;
+    private final Questions questions;
+    private final AtomicLong seed = new AtomicLong();
 
-    /** Whether the next turn only repairs what is known, or also builds from the beginning; they find different things. */
-    private boolean repairs = true;
-
-    /** The least second of which it is not known whether an order by it exists, though it was asked. */
-    private int unanswered = Integer.MAX_VALUE;
+    /** One way of getting further, for so many seconds. */
+    private interface Attempt {
+        /** Whether it had an answer, so that it should be asked again. */
+        boolean answers(double seconds);
+    }
 
     Hunt(TaskNetwork network, Optional<Schedule> known, int least, Effort effort, Watch watch) {
         this.network = network;
         this.effort = effort;
-        this.watch = watch;
-        this.grid = Grid.of(network).step();
-        this.best = known.orElse(null);
-        this.least = least;
+        this.standing = new Standing(known, least, Grid.of(network).step(), effort, watch);
+        this.questions = new Questions(network, effort, standing);
     }
 
     /** Goes on until nothing shorter exists, the effort is spent, or nobody wants it any more. */
     Proof run() {
-        if (best == null) {
-            find(Double.MAX_VALUE);
+        if (standing.best().isEmpty()) {
+            find(Double.MAX_VALUE, Effort.THREADS, false);
         }
-        if (effort.isByClock() && best != null && !isOver()) {
-            eager(Math.min(network.tasks().size() / STEPS_A_SECOND, EAGER * effort.seconds()));
+        if (standing.best().isPresent() && effort.isByClock()) {
+            besideEachOther();
+        } else if (standing.best().isPresent()) {
+            inTurn();
         }
-        double turn = Math.min(LONGEST, Math.max(SHORTEST, FIRST * effort.seconds()));
-        while (!isOver() && best != null) {
-            if (effort.isByClock() && turns++ % 3 == 2) {
-                eager(turn);
-            } else {
-                find(turn);
+        return standing.proof();
+    }
+
+    private void besideEachOther() {
+        List<Attempt> asks = List.of(
+                t -> questions.askByLeast(0, t),
+                this::eager,
+                t -> questions.askByLeast(1, t),
+                t -> questions.askHalfWay(2, t),
+                t -> questions.askByLeast(3, t),
+                this::repair);
+        List<Attempt> looks = List.of(
+                this::eager,
+                t -> questions.askHalfWay(2, t),
+                this::repair,
+                this::eager,
+                t -> questions.askByLeast(2, t),
+                this::build);
+        FutureTask<Void> beside = new FutureTask<>(() -> goOn(looks), null);
+        new Thread(beside, "exact-search-looks").start();
+        goOn(asks);
+        try {
+            beside.get();
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        } catch (ExecutionException e) {
+            throw new IllegalStateException("The search that repairs broke off", e);
+        }
+    }
+
+    /** One attempt after another until the search is over; from the first again after an answer, and for longer after a round without. */
+    private void goOn(List<Attempt> attempts) {
+        double turn = Math.min(network.tasks().size() / STEPS_A_SECOND, AT_FIRST * effort.seconds());
+        for (int k = 0; !standing.isOver(); k++) {
+            if (k == attempts.size()) {
+                k = 0;
+                turn *= LONGER;
             }
+            if (attempts.get(k).answers(turn)) {
+                k = -1;
+            }
+        }
+    }
+
+    private void inTurn() {
+        double turn = Math.min(LONGEST, Math.max(SHORTEST, FIRST * effort.seconds()));
+        for (boolean repairs = true; !standing.isOver(); repairs = !repairs) {
+            find(turn, Effort.THREADS, repairs);
             double until = effort.left() - turn;
-            while (!isOver() && effort.left() > until) {
-                ask(Math.max(SHORTEST, (effort.left() - until) / 2));
+            while (!standing.isOver() && effort.left() > until) {
+                questions.askInTurn(Math.max(SHORTEST, (effort.left() - until) / 2));
             }
             turn *= LONGER;
         }
-        Schedule found = best;
-        int proven = found == null ? least : Math.min(least, found.ready());
-        return new Proof(Optional.ofNullable(found).map(s -> s.provenNotBefore(proven)), proven, impossible);
     }
 
-    /** Works through the morning again and again, each thread in its own way: at first nothing comes further so soon. */
-    private void eager(double turn) {
+    /** Works through the morning again and again: at first nothing comes further so soon. */
+    private boolean eager(double turn) {
         double from = effort.left();
         double most = Math.min(turn, from);
-        List<Thread> threads = new ArrayList<>();
-        for (int t = 0; t < Effort.THREADS; t++) {
-            EagerSearch search = new EagerSearch(network, seed++);
-            Schedule known = best;
-            threads.add(new Thread(
-                    () -> search.look(known.ready(), least, () -> (from - effort.left()) / most, this::isOver)
-                            .ifPresent(this::better),
-                    "eager-search"));
-        }
-        threads.forEach(Thread::start);
-        for (Thread thread : threads) {
-            try {
-                thread.join();
-            } catch (InterruptedException e) {
-                Thread.currentThread().interrupt();
-                return;
-            }
-        }
+        new EagerSearch(network, seed.incrementAndGet())
+                .look(standing.ready(), standing.least(), () -> (from - effort.left()) / most, standing::isOver)
+                .ifPresent(standing::better);
+        return false;
     }
 
-    private boolean isOver() {
-        return impossible || best != null && best.ready() <= least || effort.isSpent() || watch.isStopped();
+    /** Repairs the best that is known. */
+    private boolean repair(double turn) {
+        find(turn, 1, true);
+        return false;
+    }
+
+    /** Also builds from the beginning; that finds other things. */
+    private boolean build(double turn) {
+        find(turn, 1, false);
+        return false;
     }
 
     /** Looks for a shorter order beside the best that is known. */
-    private void find(double turn) {
-        ExactModel exact = new ExactModel(network, best == null ? A_DAY : best.ready(), least);
-        Optional.ofNullable(best).ifPresent(exact::hint);
+    private void find(double turn, int threads, boolean repairs) {
+        Optional<Schedule> known = standing.best();
+        ExactModel exact = new ExactModel(network, known.map(Schedule::ready).orElse(A_DAY), standing.least());
+        known.ifPresent(exact::hint);
         CpSolver solver = effort.solver(turn);
         SatParameters.Builder parameters = solver.getParameters();
         parameters
+                .setNumWorkers(threads)
+                .setInterleaveSearch(threads == 1 || !effort.isByClock())
                 .setLinearizationLevel(0)
                 .setUseDynamicPrecedenceInDisjunctive(true)
                 .setUseDynamicPrecedenceInCumulative(true);
-        if (best != null && repairs) {
+        if (known.isPresent() && repairs) {
             parameters.setUseLnsOnly(true);
         } else {
             parameters.addSubsolvers("fixed");
         }
-        repairs = !repairs;
-        CpSolverStatus status = effort.solve(solver, exact.model(), watch, new CpSolverSolutionCallback() {
+        AtomicReference<@Nullable RuntimeException> unread = new AtomicReference<>();
+        CpSolverStatus status = effort.solve(solver, exact.model(), standing::isOver, new CpSolverSolutionCallback() {
             @Override
             public void onSolutionCallback() {
-                read(exact, v -> (int) value(v), this::booleanValue);
+                // whatever is thrown into the solver ends the whole program
+                try {
+                    standing.better(exact.schedule(v -> (int) value(v), this::booleanValue, standing.least()));
+                } catch (RuntimeException e) {
+                    unread.set(e);
+                }
             }
         });
+        if (unread.get() != null) {
+            throw new IllegalStateException("What was found cannot be read as an order", unread.get());
+        }
         if (status == CpSolverStatus.OPTIMAL) {
-            proven(Optional.ofNullable(best).map(Schedule::ready).orElse(least), "nothing shorter is left to look at");
-        } else if (status == CpSolverStatus.INFEASIBLE && best == null) {
-            impossible = true;
+            standing.proven(standing.best().map(Schedule::ready).orElse(0), "nothing shorter is left to look at");
+        } else if (status == CpSolverStatus.INFEASIBLE && known.isEmpty()) {
+            standing.impossible();
         } else if (status == CpSolverStatus.INFEASIBLE) {
-            proven(best.ready(), "nothing shorter is left to look at");
-        }
-    }
-
-    /** Asks whether there is an order by a second between what is proven and what is known. */
-    private void ask(double turn) {
-        int high = Math.min(best.ready() - grid, unanswered - grid);
-        if (high < least) {
-            // everything was asked; once more, and longer, from the top
-            unanswered = Integer.MAX_VALUE;
-            high = best.ready() - grid;
-        }
-        int by = least + (high - least) / 2 / grid * grid;
-        ExactModel exact = new ExactModel(network, by, -1);
-        CpSolver solver = effort.solver(turn);
-        solver.getParameters()
-                .setNumWorkers(ASKING.size())
-                .addAllSubsolvers(ASKING)
-                .setUseDynamicPrecedenceInDisjunctive(true)
-                .setUseDynamicPrecedenceInCumulative(true)
-                .setUseOverloadCheckerInCumulative(true)
-                .setUseTimetableEdgeFindingInCumulative(true);
-        CpSolverStatus status = effort.solve(solver, exact.model(), watch, null);
-        switch (status) {
-            case OPTIMAL, FEASIBLE -> read(exact, v -> (int) solver.value(v), solver::booleanValue);
-            case INFEASIBLE -> proven(by + 1, "no order is ready by " + by / 60 + " min");
-            default -> unanswered = by;
-        }
-    }
-
-    private void read(ExactModel exact, ToIntFunction<IntVar> value, Predicate<Literal> is) {
-        better(exact.schedule(value, is, least));
-    }
-
-    private synchronized void better(Schedule found) {
-        if (best == null || found.ready() < best.ready()) {
-            best = found;
-            watch.found(found);
-        }
-    }
-
-    private void proven(int second, String because) {
-        int rounded = (second + grid - 1) / grid * grid;
-        if (rounded > least) {
-            least = rounded;
-            watch.proven(least, because);
+            standing.proven(known.get().ready(), "nothing shorter is left to look at");
         }
     }
 }

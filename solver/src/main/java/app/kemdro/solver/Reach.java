@@ -1,5 +1,6 @@
 package app.kemdro.solver;
 
+import app.kemdro.core.schedule.Grid;
 import app.kemdro.core.schedule.Lag;
 import app.kemdro.core.schedule.Task;
 import app.kemdro.core.schedule.Task.Mode;

@@ -1,6 +1,7 @@
 package app.kemdro.solver;
 
 import app.kemdro.core.schedule.BreakRule;
+import app.kemdro.core.schedule.Grid;
 import app.kemdro.solver.ExactModel.Rested;
 import app.kemdro.solver.ExactModel.Step;
 import app.kemdro.solver.ExactModel.Way;

@@ -1,5 +1,10 @@
 package app.kemdro.core.schedule;
 
+import java.util.Comparator;
+import java.util.function.IntPredicate;
+import java.util.function.IntUnaryOperator;
+import java.util.stream.IntStream;
+
 /** What no schedule of a network falls short of, and what none goes beyond. */
 final class Bounds {
     private static final int FEW_RESTS = 10;
@@ -73,10 +78,21 @@ final class Bounds {
         return result;
     }
 
+    /** Seconds from the beginning before which each task cannot begin. */
+    private int[] heads() {
+        int[] result = net.release.clone();
+        for (int i : net.topological()) {
+            for (IndexedNetwork.Arc arc : net.after[i]) {
+                result[arc.to()] = Math.max(result[arc.to()], result[i] + quickest(i) + leastAfter(i, arc.lag()));
+            }
+        }
+        return result;
+    }
+
     /**
-     * No schedule can be ready before: the longest chain; the work shared by all hands; the work that only leads may do with
-     * the shortest way out of it. Nobody works while everything is held by a task without hands; that such a task may itself be
-     * the way out is why the leads' work takes either the one or the other on top, never both.
+     * No schedule can be ready before: the longest chain; the work shared by all hands, and that shared by the leads, with breaks; and the
+     * same of whatever cannot begin before some second and has so much after it, between the two. Nobody works while everything is held
+     * by a task without hands; that such a task may itself come before or after is why it counts only where everything does.
      */
     int leastReady() {
         if (net.progress.isUnderWay() || net.n == 0) {
@@ -86,24 +102,51 @@ final class Bounds {
         long work = 0;
         long leadWork = 0;
         int alone = 0;
-        int out = Integer.MAX_VALUE;
+        int[] heads = heads();
         for (int i = 0; i < net.n; i++) {
-            chain = Math.max(chain, net.release[i] + net.tail[i]);
+            chain = Math.max(chain, heads[i] + net.tail[i]);
             switch (net.tasks[i].needs()) {
                 case LEAD -> {
                     work += leastWork(i);
                     leadWork += quickest(i);
-                    out = Math.min(out, net.tail[i] - quickest(i));
                 }
                 case ANYONE -> work += leastWork(i);
                 case NOBODY -> alone += holdsEverything(i) ? quickest(i) : 0;
             }
         }
         long leads = net.network.workers().stream().filter(Worker::lead).count();
-        int all = withRests(share(work, net.network.workers().size()) + alone);
+        int hands = net.network.workers().size();
+        int all = withRests(share(work, hands) + alone);
         int led = withRests(share(leadWork, leads) + alone);
-        int ledOut = withRests(share(leadWork, leads)) + (out == Integer.MAX_VALUE ? 0 : out);
-        return Math.max(Math.max(chain, all), Math.max(led, ledOut));
+        int allBetween = between(heads, hands, i -> net.tasks[i].needs() != Task.Needs.NOBODY, this::leastWork);
+        int ledBetween = between(heads, leads, i -> net.tasks[i].needs() == Task.Needs.LEAD, this::quickest);
+        int most = IntStream.of(chain, all, led, allBetween, ledBetween).max().orElse(0);
+        Grid grid = Grid.of(net.network);
+        return grid.seconds(grid.reaching(most));
+    }
+
+    /** What cannot begin before some second, and has so much after it, its hands have to do between the two; with breaks. */
+    private int between(int[] heads, long hands, IntPredicate theirs, IntUnaryOperator work) {
+        int[] tasks = IntStream.range(0, net.n).filter(theirs).toArray();
+        int[] latest = IntStream.of(tasks)
+                .boxed()
+                .sorted(Comparator.comparing(i -> -heads[i]))
+                .mapToInt(i -> i)
+                .toArray();
+        int most = 0;
+        for (int after : IntStream.of(tasks)
+                .map(i -> net.tail[i] - quickest(i))
+                .distinct()
+                .toArray()) {
+            long sum = 0;
+            for (int i : latest) {
+                if (net.tail[i] - quickest(i) >= after) {
+                    sum += work.applyAsInt(i);
+                    most = Math.max(most, heads[i] + withRests(share(sum, hands)) + after);
+                }
+            }
+        }
+        return most;
     }
 
     private boolean holdsEverything(int i) {

@@ -82,6 +82,41 @@ class BoundsTest {
         assertThat(least(network)).isEqualTo(1500);
     }
 
+    /**
+     * A coat of 60 s dries for 300; then 600 s on each of four other places, by two, and each dries for 100. All work shared by all hands is
+     * less, so is every chain; what lies between drying and drying is 1200 s for two hands.
+     */
+    @Test
+    void whatLiesBetweenTwoWaitsIsSharedBetweenThem() {
+        List<Task> tasks = List.of(
+                film("coat", 60, 300, Mode.NEVER, 300, "a"),
+                film("b", 600, 100, Mode.NEVER, 100, "b"),
+                film("c", 600, 100, Mode.NEVER, 100, "c"),
+                film("d", 600, 100, Mode.NEVER, 100, "d"),
+                film("e", 600, 100, Mode.NEVER, 100, "e"));
+        List<Lag> lags = tasks.stream()
+                .skip(1)
+                .map(t -> lag("coat", t.id(), Lag.Kind.SETTLED))
+                .toList();
+        assertThat(least(of(tasks, lags, INES))).isEqualTo(60 + 300 + 2400 + 100);
+        assertThat(least(of(tasks, lags, INES, PELL))).isEqualTo(60 + 300 + 1200 + 100);
+    }
+
+    /** Three pieces of 100 s by two: 150 s each, but everything begins and ends in hundreds of seconds. */
+    @Test
+    void nothingIsReadyBetweenStepsOfTheGrid() {
+        BreakRule breaks = new BreakRule(7200, 600, 1800);
+        Worker other = new Worker("other", true, 1, 0, Mode.NEVER);
+        TaskNetwork network = new TaskNetwork(
+                List.of(task("a", 100, "a"), task("b", 100, "b"), task("c", 100, "c")),
+                List.of(),
+                List.of(INES, other),
+                1,
+                breaks,
+                List.of());
+        assertThat(least(network)).isEqualTo(200);
+    }
+
     /** 3 h of work need one break of 10 minutes, 6 h and a second two of them, the third being the meal. */
     @Test
     void breaksThatWorkCannotDoWithoutComeOnTop() {

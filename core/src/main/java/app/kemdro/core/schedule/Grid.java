@@ -1,18 +1,16 @@
-package app.kemdro.solver;
+package app.kemdro.core.schedule;
 
-import app.kemdro.core.schedule.Lag;
-import app.kemdro.core.schedule.Pin;
-import app.kemdro.core.schedule.Task;
 import app.kemdro.core.schedule.Task.Mode;
-import app.kemdro.core.schedule.TaskNetwork;
-import app.kemdro.core.schedule.Worker;
 
 /**
  * The longest step, in seconds, of which all times of a network are multiples: a solver counts in such steps, and nothing is
- * rounded. Where everything is said in whole minutes, it is a minute.
+ * rounded. Where everything is said in whole minutes, it is a minute. As soon as can be everything begins and is ready at such steps.
+ *
+ * @param step seconds, at least 1
  */
-record Grid(int step) {
-    static Grid of(TaskNetwork network) {
+public record Grid(int step) {
+    /** The grid of a network. */
+    public static Grid of(TaskNetwork network) {
         long step = 0;
         for (Task task : network.tasks()) {
             for (Mode mode : task.modes()) {
@@ -48,21 +46,22 @@ record Grid(int step) {
     }
 
     /** Steps in so many seconds, which are a multiple of a step. */
-    int steps(int seconds) {
+    public int steps(int seconds) {
         return seconds / step;
     }
 
     /** Steps that are over by this second. */
-    int within(int seconds) {
+    public int within(int seconds) {
         return Math.floorDiv(seconds, step);
     }
 
     /** Steps that reach this second. */
-    int reaching(int seconds) {
+    public int reaching(int seconds) {
         return -Math.floorDiv(-seconds, step);
     }
 
-    int seconds(long steps) {
+    /** Seconds of so many steps. */
+    public int seconds(long steps) {
         return (int) (steps * step);
     }
 }
