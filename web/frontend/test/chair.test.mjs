@@ -22,7 +22,7 @@ test('a film is wet, tacky, closing, closed', () => {
 test('a film nothing goes into is looked at when it should be clear, and dry only when somebody has looked', () => {
   const clear = { laid: 0, tacky: null, closes: null, clear: 5 * MIN, confirmed: false };
   assert.equal(stateOf(clear, 5 * MIN - 1).says, 'wet');
-  assert.equal(stateOf(clear, 5 * MIN).says, 'look now');
+  assert.equal(stateOf(clear, 5 * MIN).says, 'check it now');
   assert.equal(stateOf({ ...clear, confirmed: true }, 1).says, 'dry');
 });
 

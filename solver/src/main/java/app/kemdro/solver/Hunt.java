@@ -16,6 +16,7 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.FutureTask;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -32,11 +33,17 @@ final class Hunt {
     private static final double LONGEST = 2;
     private static final double LONGER = 1.5;
 
-    /** For so many steps a second of one way of looking is enough at first. */
+    /** For so many steps a second of one way of looking is enough at first; a second at least. */
     private static final double STEPS_A_SECOND = 60;
 
     /** No more than this share of the clock for one way of looking at first. */
     private static final double AT_FIRST = 0.6;
+
+    /** Minimising goes on for so many times as long as other attempts. */
+    private static final double IN_ONE_GO = 10;
+
+    private static final UnaryOperator<SatParameters.Builder> REPAIRS = p -> p.setUseLnsOnly(true);
+    private static final UnaryOperator<SatParameters.Builder> BUILDS = p -> p.addSubsolvers("fixed");
 
     private final TaskNetwork network;
     private final Effort effort;
@@ -60,7 +67,7 @@ final class Hunt {
     /** Goes on until nothing shorter exists, the effort is spent, or nobody wants it any more. */
     Proof run() {
         if (standing.best().isEmpty()) {
-            find(Double.MAX_VALUE, Effort.THREADS, false);
+            find(Double.MAX_VALUE, Effort.THREADS, BUILDS);
         }
         if (standing.best().isPresent() && effort.isByClock()) {
             besideEachOther();
@@ -72,22 +79,15 @@ final class Hunt {
 
     private void besideEachOther() {
         List<Attempt> asks = List.of(
-                t -> questions.askByLeast(0, t),
-                this::eager,
-                t -> questions.askByLeast(1, t),
-                t -> questions.askHalfWay(2, t),
-                t -> questions.askByLeast(3, t),
-                this::repair);
-        List<Attempt> looks = List.of(
-                this::eager,
-                t -> questions.askHalfWay(2, t),
-                this::repair,
-                this::eager,
-                t -> questions.askByLeast(2, t),
-                this::build);
-        FutureTask<Void> beside = new FutureTask<>(() -> goOn(looks), null);
+                t -> questions.askByLeast(0, t), t -> questions.askByLeast(1, t), t -> questions.askHalfWay(2, t));
+        List<Attempt> asksOn = List.of(t -> minimise(IN_ONE_GO * t), t -> questions.askByLeast(3, t));
+        Questions others = new Questions(network, effort, standing);
+        List<Attempt> looks =
+                List.of(this::eager, t -> others.askHalfWay(2, t), this::repair, this::build, this::eager);
+        List<Attempt> looksOn = List.of(this::build, this::repair, t -> others.askByLeast(0, t));
+        FutureTask<Void> beside = new FutureTask<>(() -> goOn(looks, looksOn), null);
         new Thread(beside, "exact-search-looks").start();
-        goOn(asks);
+        goOn(asks, asksOn);
         try {
             beside.get();
         } catch (InterruptedException e) {
@@ -97,13 +97,15 @@ final class Hunt {
         }
     }
 
-    /** One attempt after another until the search is over; from the first again after an answer, and for longer after a round without. */
-    private void goOn(List<Attempt> attempts) {
-        double turn = Math.min(network.tasks().size() / STEPS_A_SECOND, AT_FIRST * effort.seconds());
+    /** One attempt after another until the search is over; from the first again after an answer, the others and for longer after a round without. */
+    private void goOn(List<Attempt> first, List<Attempt> then) {
+        double turn = Math.min(Math.max(1, network.tasks().size() / STEPS_A_SECOND), AT_FIRST * effort.seconds());
+        List<Attempt> attempts = first;
         for (int k = 0; !standing.isOver(); k++) {
             if (k == attempts.size()) {
                 k = 0;
                 turn *= LONGER;
+                attempts = then;
             }
             if (attempts.get(k).answers(turn)) {
                 k = -1;
@@ -114,7 +116,7 @@ final class Hunt {
     private void inTurn() {
         double turn = Math.min(LONGEST, Math.max(SHORTEST, FIRST * effort.seconds()));
         for (boolean repairs = true; !standing.isOver(); repairs = !repairs) {
-            find(turn, Effort.THREADS, repairs);
+            find(turn, Effort.THREADS, repairs ? REPAIRS : BUILDS);
             double until = effort.left() - turn;
             while (!standing.isOver() && effort.left() > until) {
                 questions.askInTurn(Math.max(SHORTEST, (effort.left() - until) / 2));
@@ -135,34 +137,36 @@ final class Hunt {
 
     /** Repairs the best that is known. */
     private boolean repair(double turn) {
-        find(turn, 1, true);
+        find(turn, 1, p -> REPAIRS.apply(p.setInterleaveSearch(true)));
         return false;
     }
 
     /** Also builds from the beginning; that finds other things. */
     private boolean build(double turn) {
-        find(turn, 1, false);
+        find(turn, 1, p -> BUILDS.apply(p.setInterleaveSearch(true)));
+        return false;
+    }
+
+    /** Makes it shorter step by step in one go: what it learns on the way is worth more than another beginning. */
+    private boolean minimise(double turn) {
+        find(turn, 1, p -> p);
         return false;
     }
 
     /** Looks for a shorter order beside the best that is known. */
-    private void find(double turn, int threads, boolean repairs) {
+    private void find(double turn, int threads, UnaryOperator<SatParameters.Builder> way) {
+        if (standing.isOver()) {
+            return;
+        }
         Optional<Schedule> known = standing.best();
         ExactModel exact = new ExactModel(network, known.map(Schedule::ready).orElse(A_DAY), standing.least());
         known.ifPresent(exact::hint);
         CpSolver solver = effort.solver(turn);
         SatParameters.Builder parameters = solver.getParameters();
-        parameters
-                .setNumWorkers(threads)
-                .setInterleaveSearch(threads == 1 || !effort.isByClock())
+        way.apply(parameters.setNumWorkers(threads).setInterleaveSearch(!effort.isByClock()))
                 .setLinearizationLevel(0)
                 .setUseDynamicPrecedenceInDisjunctive(true)
                 .setUseDynamicPrecedenceInCumulative(true);
-        if (known.isPresent() && repairs) {
-            parameters.setUseLnsOnly(true);
-        } else {
-            parameters.addSubsolvers("fixed");
-        }
         AtomicReference<@Nullable RuntimeException> unread = new AtomicReference<>();
         CpSolverStatus status = effort.solve(solver, exact.model(), standing::isOver, new CpSolverSolutionCallback() {
             @Override

@@ -39,6 +39,9 @@ final class Questions {
     private final int grid;
     private int asked;
 
+    /** So many steps of the grid beyond the least second it asks next by the least: further after each no, from the beginning otherwise. */
+    private int ahead;
+
     Questions(TaskNetwork network, Effort effort, Standing standing) {
         this.network = network;
         this.effort = effort;
@@ -46,9 +49,12 @@ final class Questions {
         this.grid = Grid.of(network).step();
     }
 
-    /** Asks with one thread in one of the ways by the second before which nothing can be ready; whether there was an answer. */
+    /** Asks with one thread in one of the ways by the second before which nothing can be ready, or a little later; whether there was an answer. */
     boolean askByLeast(int way, double turn) {
-        return ask(LEAST, turn, p -> WAYS.get(way).apply(p.setNumWorkers(1)));
+        int before = standing.least();
+        boolean answered = ask(LEAST, turn, p -> WAYS.get(way).apply(p.setNumWorkers(1)));
+        ahead = standing.least() > before ? Math.max(1, 2 * ahead) : 0;
+        return answered;
     }
 
     /** The same half-way to the best that is known. */
@@ -71,7 +77,7 @@ final class Questions {
         if (open < 0) {
             return false;
         }
-        int by = least + (int) (open * where) * grid;
+        int by = least + (where > LEAST ? (int) (open * where) : Math.min(open, ahead)) * grid;
         ExactModel exact = new ExactModel(network, by, -1);
         CpSolver solver = effort.solver(turn);
         way.apply(solver.getParameters()

@@ -16,7 +16,7 @@ export function mountKeys() {
       return;
     }
     if (document.body.dataset.chair) return;
-    const pressed = document.querySelector(`[data-key="${CSS.escape(key)}"]`) ?? document.querySelector(`nav.rooms [data-room="${CSS.escape(key)}"]`);
+    const pressed = document.querySelector(`[data-key="${CSS.escape(key)}"]`) ?? document.querySelector(`.head [data-room="${CSS.escape(key)}"]`);
     if (pressed && !(key === ' ' && e.target.closest('button, a, summary'))) {
       e.preventDefault();
       pressed.click();

@@ -64,10 +64,10 @@ class ChairIT extends InBrowser {
         two[0].keyboard().press("Space");
         assertThat(two[0].locator(".c-keys .done")).containsText("done");
         assertThat(two[1].locator(".c-hand.mine .c-who span")).containsText("now");
-        assertThat(two[1].locator(".c-keys .done")).containsText("drive these hands");
+        assertThat(two[1].locator(".c-keys .done")).containsText("take control here");
         two[1].keyboard().press("Space");
         assertThat(two[1].locator(".c-keys .done")).containsText("done");
-        assertThat(two[0].locator(".c-keys .done")).containsText("drive these hands");
+        assertThat(two[0].locator(".c-keys .done")).containsText("take control here");
         clock.pass(Duration.ofMinutes(1));
         two[1].keyboard().press("Space");
         assertThat(two[0].locator("[data-c=progress]")).containsText("1 of");

@@ -147,7 +147,7 @@ class JourneyIT extends OnePage {
         assertThat(page.locator(".bare-says")).containsText("zones bare");
         page.locator("button[name=coats][value='2']").click();
         assertThat(page.locator("#sentence .change")).containsText("−");
-        page.locator(".rooms [data-room=o]").click();
+        page.locator(".head [data-room=o]").click();
     }
 
     private void inTheOrder(String job) {

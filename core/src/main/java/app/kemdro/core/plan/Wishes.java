@@ -149,8 +149,8 @@ public final class Wishes {
         String step = title(wish.step());
         return switch (wish.kind()) {
             case BEFORE -> step + " before " + title(wish.to());
-            case NOT_BEFORE -> step + " not before %tR".formatted(moment(wish, brief));
-            case BEGUN_BY -> step + " begun by %tR".formatted(moment(wish, brief));
+            case NOT_BEFORE -> step + ", not earlier than %tR".formatted(moment(wish, brief));
+            case BEGUN_BY -> step + ", start by %tR".formatted(moment(wish, brief));
             case BY_HANDS -> step + " by " + wish.to();
             case IF_TIME -> wish.step() + " only if there is time";
         };

@@ -42,7 +42,7 @@ final class Airways implements SafetyRule {
         if (care.panics() && face) {
             all.add(Finding.warn(
                     "panic",
-                    "Being covered is a matter for this performer, and much of the face is.",
+                    "This performer has trouble with masks or breathing, and much of the face is covered.",
                     "Talk it through beforehand, agree on a signal, plan pauses, know the fast way off."));
         }
         return all;

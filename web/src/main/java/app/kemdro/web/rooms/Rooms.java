@@ -9,7 +9,11 @@ import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.plan.Plans;
 import app.kemdro.web.records.plan.Plans.Answer;
 import app.kemdro.web.records.search.Searches;
+import app.kemdro.web.records.shelf.InRoom;
+import app.kemdro.web.records.shelf.Shelf;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
@@ -31,9 +35,11 @@ public class Rooms {
     private final Plans plans;
     private final Json json;
     private final Searches searches;
+    private final Shelf shelf;
 
-    Rooms(Plans plans, Searches searches, Json json) {
+    Rooms(Plans plans, Searches searches, Shelf shelf, Json json) {
         this.plans = plans;
+        this.shelf = shelf;
         this.searches = searches;
         this.json = json;
     }
@@ -55,6 +61,9 @@ public class Rooms {
                 "saysAlso",
                 plan.flatMap(p -> answer.confidence().map(c -> Words.nineOfTen(p, c)))
                         .orElse(""));
+        model.addAttribute(
+                "inTheWay",
+                shelf.inTheWay(job, answer).stream().collect(Collectors.toMap(InRoom::room, Function.identity())));
         model.addAttribute("search", searches.state(job.id()));
         model.addAttribute("found", searches.found(job));
         return plan;

@@ -38,7 +38,7 @@ export class Actions {
     const h = this.state.hands();
     if (v.ended) return { says: 'how it went', act: () => location.assign(`${this.line.base}/review`) };
     if (v.onBreak) return { says: 'back to work', act: () => this.send({ type: 'BACK' }) };
-    if (!this.state.drivenHere(h)) return { says: 'drive these hands', act: () => this.drive(this.state.mine) };
+    if (!this.state.drivenHere(h)) return { says: 'take control here', act: () => this.drive(this.state.mine) };
     if (h.running) return { says: 'done', act: () => this.send({ type: 'FINISH', step: h.running.step }) };
     if (v.allDone) return { says: 'end the day', act: () => this.send({ type: 'END' }) };
     if (h.restDue) return { says: 'begin the break', act: () => this.send({ type: 'BREAK' }) };

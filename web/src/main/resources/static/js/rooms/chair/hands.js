@@ -25,7 +25,7 @@ export function handsBlock(h, state, drive) {
       type: 'button',
       class: 'c-who',
       'aria-pressed': String(mine),
-      'aria-label': `${h.label}, ${says}${mine && state.drivenHere(h) ? '' : '. Press to drive these hands here'}`,
+      'aria-label': `${h.label}, ${says}${mine && state.drivenHere(h) ? '' : '. Press to take control here'}`,
     },
     html('b', {}, h.label),
     html('span', {}, says),
@@ -80,7 +80,7 @@ export function tickHands(now) {
         : kind === 'closing'
           ? rest < 0
             ? 'the window has closed: lay it again, or test and go on'
-            : 'before it closes; later it is laid again'
+            : 'left to begin; after that, lay it again'
           : rest < 0
             ? 'over its time; A adds two minutes'
             : `planned until ${clockText(Number(left.dataset.until))}`;

@@ -2,7 +2,7 @@
 /** What a film is at this moment, and until when: one state and one word, for the clock, the figure and the middle alike. */
 export function stateOf(c, now) {
   if (c.confirmed) return { state: 'dry', until: null, says: 'dry' };
-  if (now >= (c.closes ?? c.clear)) return { state: 'dry', until: null, says: c.closes && c.wanted ? 'closed' : 'look now' };
+  if (now >= (c.closes ?? c.clear)) return { state: 'dry', until: null, says: c.closes && c.wanted ? 'closed' : 'check it now' };
   if (c.closes && now >= c.closes - 120000 && (!c.tacky || now >= c.tacky)) return { state: 'closing', until: c.closes, says: 'closing' };
   if (c.tacky && now >= c.tacky) return { state: 'tacky', until: c.closes ?? c.clear, says: 'tacky' };
   return { state: 'wet', until: c.tacky ?? c.clear, says: 'wet' };

@@ -31,7 +31,7 @@ function tick() {
     const out = looked || now >= loose;
     clock.classList.toggle('wet', !out);
     clock.classList.toggle('tacky', out);
-    clock.querySelector('.w').textContent = looked ? 'lets go' : out ? 'look now' : 'soaks';
+    clock.querySelector('.w').textContent = looked ? 'has let go' : out ? 'check it now' : 'soaks';
     clock.querySelector('.n').textContent = out ? '' : minutes(loose - now);
     clock.querySelector('.cs-past').setAttribute('width', String(Math.min(1, Math.max(0, (now - from) / Math.max(1, loose - from))) * 250));
     if (out && !looked && !due.has(loose)) {

@@ -143,7 +143,7 @@ class MeanwhileTest {
         typing("temperature", "").accept(form);
         MockHttpServletResponse answer = send(form);
         assertThat(answer.getStatus()).isEqualTo(200);
-        assertThat(answer.getContentAsString()).contains("is no number that can be meant here");
+        assertThat(answer.getContentAsString()).contains("Temperature needs a number, such as 17.");
 
         both(brief(), brief(), typing("idea", ""), typing("humidity", "58"));
         assertThat(jobs.get(job.id()).idea()).isEmpty();

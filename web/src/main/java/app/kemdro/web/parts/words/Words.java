@@ -56,21 +56,26 @@ public final class Words {
         return (minutes > 0 ? "+" : "−") + span(Math.abs(minutes));
     }
 
-    /** What a change did to the plan: "+6 min: ready 07:41, 4 min in hand." */
-    public static String changed(Optional<Plan> before, Optional<Plan> after) {
+    /**
+     * What a change did to the plan: "+6 min: ready 07:41, 4 min in hand."
+     *
+     * @param again whether there was a plan some time before
+     */
+    public static String changed(Optional<Plan> before, Optional<Plan> after, boolean again) {
         if (after.isEmpty()) {
-            return before.isPresent() ? "Now something stands in the way." : "";
+            return before.isPresent() ? "No plan: see below." : "";
         }
         Plan now = after.get();
         String said = "ready " + ready(now.ready()) + ", " + inHand(minutesInHand(now)) + ".";
         if (before.isEmpty()) {
-            return "First plan: " + said;
+            return (again ? "Planned again: " : "First plan: ") + said;
         }
         long minutes =
                 Math.round((now.schedule().ready() - before.get().schedule().ready()) / 60.0);
         boolean moved = !now.chairIn().equals(before.get().chairIn());
         String from = moved ? " Chair-in is now " + hour(now.chairIn()) + "." : "";
-        return change(minutes) + although(minutes, work(now) - work(before.get())) + ": " + said + from;
+        return (minutes == 0 ? "No change" : change(minutes)) + although(minutes, work(now) - work(before.get())) + ": "
+                + said + from;
     }
 
     /** "4 min later", "12 min sooner" or "same time", of seconds by which it is later. */

@@ -12,7 +12,7 @@ public class DemoAccounts {
     public static final String PASSWORD = "bell-founder";
 
     private static final List<Offer> OFFERS = List.of(
-            new Offer("ines", "Ines Dorval", "leads: may everything", Role.LEAD),
+            new Offer("ines", "Ines Dorval", "leads: can do everything", Role.LEAD),
             new Offer("pell", "Pell Okonra", "hands: runs the chair, sees the plan", Role.HANDS),
             new Offer("floor", "The floor", "sees the shelf only", Role.FLOOR));
 

@@ -40,17 +40,25 @@ class BenchOverdue implements InTheWay {
         }
         String begins = Words.day(days.begins()) + ", " + Words.hour(days.begins());
         if (days.tooLate()) {
-            return Said.always(List.of(Problem.obstacle(
-                    true,
-                    "Bench: it should have begun " + begins + ".",
-                    "Make less, take more hands, or move the chair: Bench says what.",
-                    List.of())));
+            return Said.always(List.of(new Line(
+                    Problem.obstacle(
+                            true,
+                            "Bench: it should have begun " + begins + ".",
+                            "Make less, take more hands, or move the chair: Bench says what.",
+                            List.of()),
+                    "should have begun",
+                    true)));
         }
         LocalDateTime soon = days.begins().minusDays(1);
         return soon.isBefore(now)
                 ? new Said(
-                        List.of(Problem.obstacle(
-                                false, "Bench: begin " + begins + ".", "What is made stands in Bench.", List.of())),
+                        List.of(new Line(
+                                Problem.obstacle(
+                                        false,
+                                        "Bench: begin " + begins + ".",
+                                        "What is made stands in Bench.",
+                                        List.of()),
+                                "begin " + Words.hour(days.begins()))),
                         Optional.of(just(days.begins())))
                 : new Said(List.of(), Optional.of(just(soon)));
     }

@@ -257,7 +257,9 @@ public class Plans {
         if (!after.plan().map(Plan::schedule).equals(before.map(Plan::schedule))) {
             events.publishEvent(new Replanned(stored, after));
         }
-        return new Changed(stored, Words.changed(before, after.plan()));
+        return new Changed(
+                stored,
+                Words.changed(before, after.plan(), !stored.kept().order().isEmpty()));
     }
 
     /** Changes the look of a job and keeps the one before, with its order, so that the change can be taken back. */
@@ -281,7 +283,7 @@ public class Plans {
     public Changed takeBack(Job job) {
         Optional<Look> before = lookBefore(job);
         if (before.isEmpty()) {
-            return new Changed(job, Words.changed(of(job).plan(), of(job).plan()));
+            return new Changed(job, Words.changed(of(job).plan(), of(job).plan(), true));
         }
         String order = order(job);
         Optional<Plan> now = of(job).plan();

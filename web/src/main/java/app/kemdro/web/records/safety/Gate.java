@@ -78,14 +78,18 @@ public class Gate implements InTheWay {
                 .map(Finding::what)
                 .map(what -> what.endsWith(".") ? what.substring(0, what.length() - 1) : what)
                 .toList();
-        List<Problem> lines = new ArrayList<>();
+        List<Line> lines = new ArrayList<>();
         if (!closed.isEmpty()) {
-            lines.add(Problem.obstacle(
-                    true, "Nobody begins yet: " + String.join(" ", closed), "See to it in Safety.", List.of()));
+            lines.add(new Line(
+                    Problem.obstacle(
+                            true, "Nobody begins yet: " + String.join(" ", closed), "See to it in Safety.", List.of()),
+                    closed.size() == 1 ? "1 blocks" : closed.size() + " block"));
         }
         if (!open.isEmpty()) {
-            lines.add(Problem.obstacle(
-                    false, "To be seen to: " + Words.few(open) + ".", "All of it stands in Safety.", List.of()));
+            lines.add(new Line(
+                    Problem.obstacle(
+                            false, "To do: " + Words.few(open) + ".", "All of it stands in Safety.", List.of()),
+                    open.size() + " to do"));
         }
         return Said.always(lines);
     }

@@ -1,10 +1,12 @@
 package app.kemdro.web.records.shelf;
 
+import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.Problem;
+import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.plan.InTheWay;
 import app.kemdro.web.records.plan.Plans.Answer;
-import app.kemdro.web.records.shelf.OnShelf.Way;
+import app.kemdro.web.records.shelf.Way.Mark;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
@@ -37,24 +39,53 @@ class Obstacles {
         List<LocalDateTime> until = new ArrayList<>();
         answer.problems()
                 .forEach(p -> lines.add(way(p.zones().isEmpty() && p.entries().isEmpty() ? "order" : "look", p)));
+        answer.plan().flatMap(Obstacles::late).ifPresent(lines::add);
         answer.plan()
                 .ifPresent(plan -> rooms.forEach(room -> {
                     try {
                         InTheWay.Said said = room.of(job, plan);
-                        said.lines().forEach(p -> lines.add(way(room.room(), p)));
+                        said.lines()
+                                .forEach(l -> lines.add(new Way(
+                                        room.room(),
+                                        l.late() ? Mark.LATE : mark(l.problem()),
+                                        l.problem().what(),
+                                        l.problem().remedy(),
+                                        l.brief())));
                         said.until().ifPresent(until::add);
                     } catch (RuntimeException e) {
                         // one room that stumbles over a job takes neither the shelf nor the other jobs with it
                         LOG.error("{} could not say what stands in the way of job {}", room.getClass(), job.id(), e);
-                        lines.add(new Way(room.room(), true, "One room could not be asked.", "Open the job's rooms."));
+                        lines.add(new Way(
+                                room.room(),
+                                Mark.FAILS,
+                                "One room could not be asked.",
+                                "Open the job's rooms.",
+                                "not asked"));
                         until.add(AT_ONCE);
                     }
                 }));
-        lines.sort(Comparator.comparing(w -> !w.stops()));
+        lines.sort(Comparator.comparing(Way::mark));
         return new Gathered(lines, until.stream().min(Comparator.naturalOrder()));
     }
 
     private static Way way(String room, Problem p) {
-        return new Way(room, p.stops(), p.what(), p.remedy());
+        return new Way(room, mark(p), p.what(), p.remedy(), "");
+    }
+
+    private static Mark mark(Problem p) {
+        return p.stops() ? Mark.FAILS : Mark.NEEDS;
+    }
+
+    /** A plan that is ready after the call is late. */
+    private static Optional<Way> late(Plan plan) {
+        long inHand = Words.minutesInHand(plan);
+        return inHand >= 0
+                ? Optional.empty()
+                : Optional.of(new Way(
+                        "order",
+                        Mark.LATE,
+                        "Ready " + Words.ready(plan.ready()) + ", " + Words.inHand(inHand) + ".",
+                        "Order shows what brings minutes back.",
+                        Words.inHand(inHand)));
     }
 }

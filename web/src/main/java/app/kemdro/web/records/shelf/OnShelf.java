@@ -29,13 +29,10 @@ public record OnShelf(
         String ribbon,
         List<Way> inTheWay) {
 
-    /**
-     * Something that stands in the way.
-     *
-     * @param room the room in which it is seen to
-     * @param stops whether it cannot be done like this
-     */
-    public record Way(String room, boolean stops, String what, String remedy) {}
+    /** What stands in the way, room by room. */
+    public List<InRoom> rooms() {
+        return InRoom.of(inTheWay);
+    }
 
     /** When to start at the latest, as an hour. */
     public String startsBy() {

@@ -12,7 +12,6 @@ import app.kemdro.web.records.job.NoSuchJob;
 import app.kemdro.web.records.plan.Plans;
 import app.kemdro.web.records.plan.Plans.Answer;
 import app.kemdro.web.records.plan.WhenPlanned;
-import app.kemdro.web.records.shelf.OnShelf.Way;
 import app.kemdro.web.records.shelf.ShelfRows.At;
 import app.kemdro.web.records.shelf.ShelfRows.Row;
 import java.time.Clock;
@@ -148,6 +147,19 @@ public class Shelf implements WhenPlanned, DisposableBean {
     /** Just behind a job, so that it is the first before this place. */
     private static Place behind(At job) {
         return new Place(job.call(), job.id() + 1);
+    }
+
+    /** What stands in the way of a job, room by room, as it is planned now. */
+    public List<InRoom> inTheWay(Job job, Answer answer) {
+        Optional<Row> row = rows.of(job.id());
+        if (row.isEmpty() || isOver(row.get(), now())) {
+            return List.of();
+        }
+        ShelfLine line = row.get().line();
+        return InRoom.of(
+                line != null && stands(row.get(), now())
+                        ? List.of(json.read(line.inTheWay(), Way[].class))
+                        : obstacles.of(job, answer).lines());
     }
 
     /** The soonest chair-in that is still to come. */

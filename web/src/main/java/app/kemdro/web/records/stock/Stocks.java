@@ -70,10 +70,12 @@ public class Stocks implements InTheWay {
         return Said.always(
                 missing.isEmpty()
                         ? List.of()
-                        : List.of(Problem.obstacle(
-                                false,
-                                "Kit: not enough of " + Words.few(missing) + ".",
-                                "What to buy stands in Kit.",
-                                List.of())));
+                        : List.of(new Line(
+                                Problem.obstacle(
+                                        false,
+                                        "Kit: not enough of " + Words.few(missing) + ".",
+                                        "What to buy stands in Kit.",
+                                        List.of()),
+                                missing.size() + " missing")));
     }
 }

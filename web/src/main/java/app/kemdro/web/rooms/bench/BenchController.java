@@ -8,6 +8,7 @@ import app.kemdro.core.plan.BenchWork;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.web.parts.file.Files;
 import app.kemdro.web.parts.typed.Typed;
+import app.kemdro.web.parts.typed.TypedHour;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
@@ -136,7 +137,7 @@ class BenchController {
             @RequestParam(defaultValue = "") Set<String> made,
             RedirectAttributes after) {
         try {
-            Hours hours = new Hours(LocalTime.parse(from.strip()), LocalTime.parse(until.strip()), hands, off);
+            Hours hours = new Hours(TypedHour.meant(from), TypedHour.meant(until), hands, off);
             Job job = jobs.change(id, j -> j.planBench(hours, made));
             BenchDays days = days(job);
             after.addFlashAttribute(

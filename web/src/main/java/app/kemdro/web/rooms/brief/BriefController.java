@@ -2,6 +2,7 @@ package app.kemdro.web.rooms.brief;
 
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Skill;
+import app.kemdro.core.material.Reaction;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.BriefCheck;
 import app.kemdro.core.plan.Problem;
@@ -30,6 +31,7 @@ import java.time.Duration;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Controller;
@@ -89,8 +91,13 @@ class BriefController {
     }
 
     @GetMapping("/jobs/new")
-    String blank(Model model) {
-        return show(model, BriefForm.blank(LocalDate.now(clock), trade.body().named("dressed")));
+    String blank(Model model, Principal who) {
+        String lead = accounts.all().stream()
+                .filter(a -> a.getName().equals(who.getName()))
+                .map(Account::getDisplayName)
+                .findFirst()
+                .orElse("");
+        return show(model, BriefForm.blank(LocalDate.now(clock), trade.body().named("dressed"), lead));
     }
 
     @PostMapping("/jobs/new")
@@ -183,6 +190,11 @@ class BriefController {
         return problems.isEmpty() ? brief : Optional.empty();
     }
 
+    @SuppressWarnings("unchecked")
+    private static Map<String, String> reading(Model model) {
+        return (Map<String, String>) model.getAttribute("wrong");
+    }
+
     private String show(Model model, BriefForm form) {
         form.fillCrew();
         model.addAttribute("form", form);
@@ -212,9 +224,19 @@ class BriefController {
                 json.text(FigureModel.of(
                         trade.body(), Set.of(), z -> covers.contains(z) ? new Tint("cover", "covered") : Tint.NONE)));
         if (!model.containsAttribute("wrong")) {
-            model.addAttribute("wrong", java.util.Map.of());
+            model.addAttribute("wrong", Map.of());
             model.addAttribute("refusals", List.of());
         }
+        model.addAttribute(
+                "lines",
+                BriefLines.of(
+                        form,
+                        z -> trade.body().canVanish().getOrDefault(z, z),
+                        r -> trade.materials().reactions(Set.of(r)).stream()
+                                .map(Reaction::name)
+                                .findFirst()
+                                .orElse(r)));
+        model.addAttribute("open", BriefLines.open(reading(model)));
         return "rooms/brief/brief";
     }
 }

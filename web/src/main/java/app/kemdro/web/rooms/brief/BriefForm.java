@@ -62,14 +62,15 @@ public class BriefForm {
     private String mealMinutes = "30";
     private List<@Valid HandsForm> crew = new ArrayList<>();
 
-    /** A new brief for tomorrow morning, in a costume that covers these zones. */
-    static BriefForm blank(LocalDate today, List<String> covers) {
+    /** A new brief for tomorrow morning, in a costume that covers these zones, by the hands of whoever writes it. */
+    static BriefForm blank(LocalDate today, List<String> covers, String lead) {
         BriefForm form = new BriefForm();
         form.callDay = today.plusDays(1).toString();
         form.callHour = "08:00";
         form.covers = new ArrayList<>(covers);
         form.fillCrew();
         form.crew.get(0).setSkill(Skill.LEAD);
+        form.crew.get(0).setName(lead);
         return form;
     }
 

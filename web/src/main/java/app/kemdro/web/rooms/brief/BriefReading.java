@@ -7,6 +7,7 @@ import app.kemdro.core.look.Brief.Performer;
 import app.kemdro.core.look.Brief.Purpose;
 import app.kemdro.core.look.Brief.Room;
 import app.kemdro.core.plan.BriefCheck;
+import app.kemdro.web.parts.typed.TypedHour;
 import jakarta.validation.Validator;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -22,6 +23,19 @@ import java.util.TreeMap;
 
 /** Reads the form; complaints are kept under the field they are about. */
 final class BriefReading {
+    /** A number that could be meant, for whoever typed none. */
+    private static final Map<String, String> SUCH_AS = Map.ofEntries(
+            Map.entry("temperature", "17"),
+            Map.entry("humidity", "45"),
+            Map.entry("head", "56.5"),
+            Map.entry("height", "172"),
+            Map.entry("weight", "68"),
+            Map.entry("dryers", "1"),
+            Map.entry("lastsHours", "6"),
+            Map.entry("benchDays", "3"),
+            Map.entry("breakEvery", "120"),
+            Map.entry("mealMinutes", "30"));
+
     private final BriefForm form;
     private final Map<String, String> wrong = new TreeMap<>();
 
@@ -109,7 +123,7 @@ final class BriefReading {
             if (!BriefCheck.isDay(day)) {
                 throw new DateTimeParseException("No such year", form.getCallDay(), 0);
             }
-            return day.atTime(LocalTime.parse(form.getCallHour().strip()));
+            return day.atTime(TypedHour.meant(form.getCallHour()));
         } catch (DateTimeParseException e) {
             wrong.put("call", "Set the call as a day and an hour, such as 2026-12-03 and 07:45.");
             return LocalDateTime.of(2000, 1, 1, 0, 0);
@@ -131,7 +145,7 @@ final class BriefReading {
 
     private Optional<LocalTime> hour(String field, String typed) {
         try {
-            return Optional.of(LocalTime.parse(typed.strip()));
+            return Optional.of(TypedHour.meant(typed));
         } catch (DateTimeParseException e) {
             wrong.put(field, "'" + typed + "' is no hour; write it as 05:00.");
             return Optional.empty();
@@ -174,7 +188,9 @@ final class BriefReading {
         } catch (NumberFormatException e) {
             // said below, the same way as for a number that is out of all proportion
         }
-        wrong.put(field, "'" + typed + "' is no number that can be meant here.");
+        wrong.put(
+                field,
+                StandingBrief.name(field) + " needs a number, such as " + SUCH_AS.getOrDefault(field, "10") + ".");
         return 0;
     }
 }

@@ -15,11 +15,11 @@ class StandingBrief implements StandingForm {
     private static final Map<String, String> CALLED = Map.ofEntries(
             Map.entry("title", "Who the character is"),
             Map.entry("idea", "What the character is like"),
-            Map.entry("lastsHours", "Must last, hours"),
-            Map.entry("benchDays", "Bench free, days"),
-            Map.entry("moneyShort", "Money is short"),
+            Map.entry("lastsHours", "On the face for, hours"),
+            Map.entry("benchDays", "Days to make pieces"),
+            Map.entry("moneyShort", "Keep it cheap"),
             Map.entry("seen", "Seen from"),
-            Map.entry("head", "Head round, cm"),
+            Map.entry("head", "Head size, cm"),
             Map.entry("height", "Height, cm"),
             Map.entry("weight", "Weight, kg"),
             Map.entry("mustVanish", "Must vanish"),
@@ -38,6 +38,11 @@ class StandingBrief implements StandingForm {
             Map.entry("covers", "What costume covers"),
             Map.entry("selfApplied", "Applied to one's own face"),
             Map.entry("atSensor", "Follows the room's air"));
+
+    /** What a field is called, without its unit. */
+    static String name(String field) {
+        return CALLED.getOrDefault(field, field).split(",")[0];
+    }
 
     private final Jobs jobs;
 

@@ -69,7 +69,7 @@ final class Jars {
             state = "past its day";
             why = s.past().get(0).name();
         } else if (s.good().isEmpty()) {
-            state = "not in the house";
+            state = "none in stock";
         } else if (s.isShort()) {
             state = "short";
             why = s.good().get(0).name();

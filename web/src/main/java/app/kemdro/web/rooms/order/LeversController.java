@@ -104,7 +104,7 @@ class LeversController {
             return "";
         }
         long minutes = Math.round((removals.of(done.plan()).seconds() - now) / 60.0);
-        return minutes == 0 ? "" : "comes off " + Words.span(Math.abs(minutes)) + (minutes > 0 ? " later" : " sooner");
+        return minutes == 0 ? "" : "removal " + Words.span(Math.abs(minutes)) + (minutes > 0 ? " longer" : " shorter");
     }
 
     private static String money(double euros) {

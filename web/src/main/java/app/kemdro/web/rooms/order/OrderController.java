@@ -46,7 +46,7 @@ class OrderController {
 
     /** Certainties people think in. */
     private static final Map<Double, String> CERTAINTIES =
-            new TreeMap<>(Map.of(0.5, "1 time of 2", 0.9, "9 times of 10", 0.98, "49 times of 50"));
+            new TreeMap<>(Map.of(0.5, "1 time of 2", 0.9, "9 times of 10", 0.98, "98 %, almost surely"));
 
     private final Jobs jobs;
     private final Plans plans;
@@ -297,7 +297,7 @@ class OrderController {
         }
         return gap < 60
                 ? "Best possible to the minute: no order can be ready a minute sooner."
-                : "No order can be ready more than " + Words.span(Math.round(gap / 60.0)) + " sooner.";
+                : "At most " + Words.span(Math.round(gap / 60.0)) + " could still be saved.";
     }
 
     private static List<Chance> chances(Plan plan, Confidence confidence) {

@@ -39,7 +39,7 @@ final class WhyWords {
             case POSTURE -> "The performer keeps still in another way for " + title(binding) + " until " + clock + ".";
             case HOURS -> at.worker() + " comes at " + clock + ".";
             case REST -> "The break ends at " + clock + ".";
-            case WISH -> "You want it not before " + clock + ".";
+            case WISH -> "You want it not earlier than " + clock + ".";
             case WINDOW -> "It waits so that " + title(binding) + " still meets its window.";
             case SLACK ->
                 goesOn(step, at)

@@ -5,6 +5,7 @@ import app.kemdro.core.look.Wish;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.schedule.ScheduledTask;
+import app.kemdro.web.parts.typed.TypedHour;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.plan.Plans;
@@ -12,7 +13,6 @@ import app.kemdro.web.records.run.Runs;
 import app.kemdro.web.rooms.Rooms;
 import java.time.Duration;
 import java.time.LocalDateTime;
-import java.time.LocalTime;
 import java.time.format.DateTimeParseException;
 import java.util.List;
 import java.util.Optional;
@@ -122,7 +122,7 @@ class WishController {
     /** An hour as minutes before the call; an hour later in the day than the call belongs to the evening before. */
     private static Optional<Integer> minutesBeforeCall(LocalDateTime call, String hour) {
         try {
-            LocalDateTime at = call.toLocalDate().atTime(LocalTime.parse(hour.strip()));
+            LocalDateTime at = call.toLocalDate().atTime(TypedHour.meant(hour));
             LocalDateTime before = at.isAfter(call) ? at.minusDays(1) : at;
             return Optional.of((int) Duration.between(before, call).toMinutes());
         } catch (DateTimeParseException e) {

@@ -55,7 +55,7 @@ class StandingCare implements StandingForm {
     public String called(String field) {
         return switch (field) {
             case "lensHours" -> "Lenses fitted for, hours";
-            case "panics" -> "Being covered or breathing is a matter";
+            case "panics" -> "Trouble with masks or breathing";
             case "minor" -> "Not of age";
             case "guardian" -> "A guardian is there and agrees";
             default -> "Skin that is broken or irritated";

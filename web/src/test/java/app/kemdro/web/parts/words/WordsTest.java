@@ -45,6 +45,9 @@ class WordsTest {
         own = jobs.add(own);
         var half = new app.kemdro.core.look.Look(job.look().entries().subList(2, 4));
         assertThat(plans.change(own, j -> j.setLook(half)).said()).matches("−\\d+ min: ready .*");
-        assertThat(Words.changed(Optional.empty(), plans.of(job).plan())).startsWith("First plan: ready ");
+        assertThat(Words.changed(Optional.empty(), plans.of(job).plan(), false)).startsWith("First plan: ready ");
+        assertThat(Words.changed(Optional.empty(), plans.of(job).plan(), true)).startsWith("Planned again: ready ");
+        assertThat(Words.changed(plans.of(job).plan(), plans.of(job).plan(), true))
+                .startsWith("No change: ready ");
     }
 }

@@ -9,6 +9,7 @@ import app.kemdro.core.safety.HealthRecord;
 import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
 import app.kemdro.web.TestClock;
+import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.plan.InTheWay;
@@ -25,6 +26,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -89,14 +91,15 @@ class ShelfTest {
         Job job = jobs.get(id);
         Optional<Plan> plan = plans.of(job).plan();
         List<Problem> all = new ArrayList<>(plans.of(job).problems());
-        plan.ifPresent(p -> rooms.forEach(r -> all.addAll(r.of(job, p).lines())));
-        return all.stream().map(Problem::what).sorted().toList();
+        plan.ifPresent(p -> rooms.forEach(r -> r.of(job, p).lines().forEach(l -> all.add(l.problem()))));
+        Stream<String> late = plan.filter(p -> p.ready().isAfter(job.brief().call())).stream()
+                .map(p -> "Ready " + Words.ready(p.ready()) + ", " + Words.inHand(Words.minutesInHand(p)) + ".");
+        return Stream.concat(late, all.stream().map(Problem::what)).sorted().toList();
     }
 
     private void saysWhatRoomsSay(Job job) {
         OnShelf now = standing(job);
-        assertThat(now.inTheWay().stream().map(OnShelf.Way::what).sorted().toList())
-                .isEqualTo(afresh(job.id()));
+        assertThat(now.inTheWay().stream().map(Way::what).sorted().toList()).isEqualTo(afresh(job.id()));
         saysThePlansHours(job);
     }
 

@@ -84,10 +84,7 @@ class KitRoomTest {
         change("heath-latex", "expires", "2026-01-31");
         try {
             String kit = get("/jobs/2/kit");
-            assertThat(kit)
-                    .contains("2 things are not as it must be")
-                    .contains(">short<")
-                    .contains(">past its day<");
+            assertThat(kit).contains("2 things to sort out").contains(">short<").contains(">past its day<");
             assertThat(kit).contains("Tollhouse Supplies").contains("1 × 60 ml");
             assertThat(get("/jobs/2/kit.csv"))
                     .contains("water-borne acrylic adhesive")

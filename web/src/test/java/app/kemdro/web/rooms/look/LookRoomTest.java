@@ -57,7 +57,7 @@ class LookRoomTest {
         assertThat(result).hasStatus(302);
         assertThat(String.valueOf(result.getMvcResult().getFlashMap().get("change")))
                 .containsPattern(
-                        "^(\\+\\d+ min|same time|−\\d+ min with \\d+ min more work, in a better order): ready \\d\\d:\\d\\d, ");
+                        "^(\\+\\d+ min|No change|−\\d+ min with \\d+ min more work, in a better order): ready \\d\\d:\\d\\d, ");
     }
 
     @Test

@@ -123,7 +123,7 @@ class OffTest {
     void whatSoaksIsNotLiftedUntilItLetsGo() throws Exception {
         lead.post(at + "/begin");
         String page = live();
-        while (!page.contains("Lets go")) {
+        while (!page.contains("It has let go")) {
             if (!press("FINISH")) {
                 assertThat(press("START")).isTrue();
             }

@@ -1,0 +1,78 @@
+package app.kemdro.web.records.shelf;
+
+import app.kemdro.web.records.shelf.Way.Mark;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * What stands in the way of a job in one room.
+ *
+ * @param part the part of the work the room belongs to; empty where the room before belongs to it too
+ * @param room its name in addresses
+ * @param mark of the worst
+ * @param says the worst in a few words
+ * @param which the worst in whole, and how many more there are
+ */
+public record InRoom(String part, String room, Mark mark, String says, String which) {
+    /** The rooms of a job in the order of the work, by its parts. */
+    private enum Part {
+        DESIGN("brief", "look", "colour"),
+        PREPARE("order", "bench", "kit", "safety"),
+        DO("chair", "strike", "floor"),
+        KEEP("book");
+
+        private final List<String> rooms;
+
+        Part(String... rooms) {
+            this.rooms = List.of(rooms);
+        }
+    }
+
+    /** Room by room, in the order of the work. */
+    static List<InRoom> of(List<Way> all) {
+        return Arrays.stream(Part.values())
+                .flatMap(p -> p.rooms.stream()
+                        .filter(r -> all.stream().anyMatch(w -> w.room().equals(r)))
+                        .map(r -> of(p, r, all, isFirst(p, r, all))))
+                .toList();
+    }
+
+    private static boolean isFirst(Part part, String room, List<Way> all) {
+        return part.rooms.stream()
+                .filter(r -> all.stream().anyMatch(w -> w.room().equals(r)))
+                .findFirst()
+                .filter(room::equals)
+                .isPresent();
+    }
+
+    private static InRoom of(Part part, String room, List<Way> all, boolean first) {
+        List<Way> here = all.stream()
+                .filter(w -> w.room().equals(room))
+                .sorted(Comparator.comparing(Way::mark))
+                .toList();
+        Way worst = here.get(0);
+        long alike = here.stream().filter(w -> w.mark() == worst.mark()).count();
+        String says = !worst.brief().isEmpty()
+                ? worst.brief()
+                : alike + (worst.mark() == Mark.FAILS ? " will fail" : " to see to");
+        String more = here.size() == 1 ? "" : " And " + (here.size() - 1) + " more.";
+        return new InRoom(
+                first ? part.name().toLowerCase(Locale.ROOT) : "", room, worst.mark(), says, worst.what() + more);
+    }
+
+    /** The name of the room as it stands in the header. */
+    public String name() {
+        return room.substring(0, 1).toUpperCase(Locale.ROOT) + room.substring(1);
+    }
+
+    /** The class of its mark. */
+    public String style() {
+        return switch (mark) {
+            case FAILS -> "fail";
+            case LATE -> "late";
+            case NEEDS -> "need";
+        };
+    }
+}
