@@ -10,6 +10,9 @@ import { mountPatterns } from './parts/patterns.js';
 
 mountPatterns();
 mountKeys();
+const here = document.querySelector('.work-line a.on');
+// on a narrow screen the line of rooms begins where one is
+if (here) document.querySelector('.work-line').scrollLeft = here.offsetLeft - 80;
 mountLive();
 watchHands();
 whenSwapped(mountSettle);

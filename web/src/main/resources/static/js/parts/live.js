@@ -55,6 +55,13 @@ function adopt(text, address, sent) {
   const tape = page.querySelector('.tape-part');
   if (oldTape && tape) oldTape.replaceWith(tape);
   else if (tape) document.querySelector('header').after(tape);
+  const line = page.querySelector('.work-line');
+  const oldLine = document.querySelector('.work-line');
+  if (line && oldLine) {
+    const along = oldLine.scrollLeft;
+    oldLine.replaceWith(document.adoptNode(line));
+    line.scrollLeft = along;
+  }
   const figure = document.querySelector('#room [data-figure]');
   document.querySelector('#room').replaceWith(document.adoptNode(room));
   const place = room.querySelector('[data-figure]');

@@ -11,6 +11,7 @@ import app.kemdro.web.records.plan.Plans.Answer;
 import app.kemdro.web.records.search.Searches;
 import app.kemdro.web.records.shelf.InRoom;
 import app.kemdro.web.records.shelf.Shelf;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -22,6 +23,9 @@ import org.springframework.ui.Model;
 public class Rooms {
     /** Under this name a room is told what the last change did; it is said before the plan's own sentence. */
     public static final String CHANGE = SaysMeanwhile.CHANGE;
+
+    /** With more letters than these, what only has to be seen to stands in the header as a number. */
+    private static final int LETTERS = 60;
 
     /** Whether somebody has changed a job since the page was made that carries what was meant then; a page that carries none is not asked. */
     public static boolean isOverdue(String had, Job job) {
@@ -61,9 +65,10 @@ public class Rooms {
                 "saysAlso",
                 plan.flatMap(p -> answer.confidence().map(c -> Words.nineOfTen(p, c)))
                         .orElse(""));
+        List<InRoom> ways = shelf.inTheWay(job, answer);
+        model.addAttribute("inTheWay", ways.stream().collect(Collectors.toMap(InRoom::room, Function.identity())));
         model.addAttribute(
-                "inTheWay",
-                shelf.inTheWay(job, answer).stream().collect(Collectors.toMap(InRoom::room, Function.identity())));
+                "tight", ways.stream().mapToInt(w -> w.says().length()).sum() > LETTERS);
         model.addAttribute("search", searches.state(job.id()));
         model.addAttribute("found", searches.found(job));
         return plan;

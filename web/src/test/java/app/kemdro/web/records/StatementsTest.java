@@ -22,7 +22,7 @@ import org.springframework.test.web.servlet.assertj.MockMvcTester;
         properties = "spring.jpa.properties.hibernate.session_factory.statement_inspector"
                 + "=app.kemdro.web.records.StatementsTest$Asked")
 class StatementsTest {
-    private static final int A_JOB = 12;
+    private static final int A_JOB = 13;
 
     /** What the thread that is watched asks; what goes on beside it does not count. */
     public static final class Asked implements StatementInspector {

@@ -23,6 +23,11 @@ public class Kept {
         return orderBefore;
     }
 
+    /** Whether there was one. */
+    public boolean wasPlanned() {
+        return !orderBefore.isEmpty();
+    }
+
     /** Fingerprint of the network for which that order's bound was proven; empty where it was not. */
     public String orderProof() {
         return orderProof;

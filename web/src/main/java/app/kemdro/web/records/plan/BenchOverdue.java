@@ -43,7 +43,7 @@ class BenchOverdue implements InTheWay {
             return Said.always(List.of(new Line(
                     Problem.obstacle(
                             true,
-                            "Bench: it should have begun " + begins + ".",
+                            "It should have begun " + begins + ".",
                             "Make less, take more hands, or move the chair: Bench says what.",
                             List.of()),
                     "should have begun",
@@ -54,10 +54,7 @@ class BenchOverdue implements InTheWay {
                 ? new Said(
                         List.of(new Line(
                                 Problem.obstacle(
-                                        false,
-                                        "Bench: begin " + begins + ".",
-                                        "What is made stands in Bench.",
-                                        List.of()),
+                                        false, "Begin " + begins + ".", "What is made stands in Bench.", List.of()),
                                 "begin " + Words.hour(days.begins()))),
                         Optional.of(just(days.begins())))
                 : new Said(List.of(), Optional.of(just(soon)));

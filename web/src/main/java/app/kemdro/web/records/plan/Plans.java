@@ -25,6 +25,7 @@ import app.kemdro.web.parts.mishap.NotPossible;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
+import app.kemdro.web.records.job.Kept;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
@@ -236,9 +237,7 @@ public class Plans {
     }
 
     private Optional<Schedule> orderBefore(Job job) {
-        return job.kept().order().isEmpty()
-                ? Optional.empty()
-                : Optional.of(snapshots.schedule(job.kept().order()));
+        return Optional.of(job.kept()).filter(Kept::wasPlanned).map(k -> snapshots.schedule(k.order()));
     }
 
     /** Changes a job and keeps the order people had in mind until then, so that the next plan stays near it. */
@@ -258,8 +257,7 @@ public class Plans {
             events.publishEvent(new Replanned(stored, after));
         }
         return new Changed(
-                stored,
-                Words.changed(before, after.plan(), !stored.kept().order().isEmpty()));
+                stored, Words.changed(before, after.plan(), stored.kept().wasPlanned()));
     }
 
     /** Changes the look of a job and keeps the one before, with its order, so that the change can be taken back. */

@@ -87,8 +87,7 @@ public class Gate implements InTheWay {
         }
         if (!open.isEmpty()) {
             lines.add(new Line(
-                    Problem.obstacle(
-                            false, "To do: " + Words.few(open) + ".", "All of it stands in Safety.", List.of()),
+                    Problem.obstacle(false, Words.few(open) + ".", "All of it stands in Safety.", List.of()),
                     open.size() + " to do"));
         }
         return Said.always(lines);

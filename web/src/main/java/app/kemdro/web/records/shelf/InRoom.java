@@ -56,10 +56,21 @@ public record InRoom(String part, String room, Mark mark, String says, String wh
         long alike = here.stream().filter(w -> w.mark() == worst.mark()).count();
         String says = !worst.brief().isEmpty()
                 ? worst.brief()
-                : alike + (worst.mark() == Mark.FAILS ? " will fail" : " to see to");
+                : worst.stops() && part == Part.PREPARE
+                        ? "no plan"
+                        : alike + (worst.stops() ? " will fail" : " to see to");
         String more = here.size() == 1 ? "" : " And " + (here.size() - 1) + " more.";
         return new InRoom(
-                first ? part.name().toLowerCase(Locale.ROOT) : "", room, worst.mark(), says, worst.what() + more);
+                first ? part.name().toLowerCase(Locale.ROOT) : "",
+                room,
+                worst.mark(),
+                says,
+                worst.what() + " " + worst.remedy() + more);
+    }
+
+    /** Of what only has to be seen to, how many there are; for where there is no room for words. */
+    public String figure() {
+        return mark == Mark.NEEDS ? says.replaceAll("\\D.*", "") : says;
     }
 
     /** The name of the room as it stands in the header. */

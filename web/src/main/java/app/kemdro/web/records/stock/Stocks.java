@@ -73,7 +73,7 @@ public class Stocks implements InTheWay {
                         : List.of(new Line(
                                 Problem.obstacle(
                                         false,
-                                        "Kit: not enough of " + Words.few(missing) + ".",
+                                        "Not enough of " + Words.few(missing) + ".",
                                         "What to buy stands in Kit.",
                                         List.of()),
                                 missing.size() + " missing")));

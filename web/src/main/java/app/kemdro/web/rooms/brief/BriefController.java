@@ -2,7 +2,6 @@ package app.kemdro.web.rooms.brief;
 
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Skill;
-import app.kemdro.core.material.Reaction;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.BriefCheck;
 import app.kemdro.core.plan.Problem;
@@ -233,7 +232,7 @@ class BriefController {
                         form,
                         z -> trade.body().canVanish().getOrDefault(z, z),
                         r -> trade.materials().reactions(Set.of(r)).stream()
-                                .map(Reaction::name)
+                                .map(x -> x.name())
                                 .findFirst()
                                 .orElse(r)));
         model.addAttribute("open", BriefLines.open(reading(model)));

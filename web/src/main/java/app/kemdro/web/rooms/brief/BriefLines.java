@@ -69,10 +69,12 @@ final class BriefLines {
         all.add(words(form.getBrows()) + " brows");
         all.add("hair " + words(form.getHair()));
         if (!form.getMustVanish().isEmpty()) {
-            all.add(form.getMustVanish().stream().map(zone).collect(Collectors.joining(" and ")) + " must vanish");
+            all.add(form.getMustVanish().stream().map(zone).sorted().collect(Collectors.joining(", "))
+                    + " must vanish");
         }
         if (!form.getReactsTo().isEmpty()) {
-            all.add("reacts to " + form.getReactsTo().stream().map(reaction).collect(Collectors.joining(" and ")));
+            all.add("reacts to "
+                    + form.getReactsTo().stream().map(reaction).sorted().collect(Collectors.joining(", ")));
         }
         if (form.isSelfApplied()) {
             all.add("on one's own face");
@@ -81,9 +83,8 @@ final class BriefLines {
     }
 
     private static String when(BriefForm form) {
-        return sentence(List.of(
-                form.getChairIn().isBlank() ? "chair-in as the call asks" : "chair-in " + form.getChairIn(),
-                "costume, drink and toilet " + form.getCostumeMinutes() + " min"));
+        return (form.getChairIn().isBlank() ? "Chair-in as the call asks" : "Chair-in " + form.getChairIn())
+                + "; costume, drink and toilet " + form.getCostumeMinutes() + " min.";
     }
 
     private static String hands(BriefForm form) {

@@ -100,6 +100,9 @@ class ShelfTest {
     private void saysWhatRoomsSay(Job job) {
         OnShelf now = standing(job);
         assertThat(now.inTheWay().stream().map(Way::what).sorted().toList()).isEqualTo(afresh(job.id()));
+        // the header of every room says the same, whether it was kept or not
+        Job stored = jobs.get(job.id());
+        assertThat(shelf.inTheWay(stored, plans.of(stored))).isEqualTo(now.rooms());
         saysThePlansHours(job);
     }
 

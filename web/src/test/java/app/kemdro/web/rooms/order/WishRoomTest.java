@@ -131,7 +131,7 @@ class WishRoomTest {
                 "to",
                 plan.brief().crew().get(0).name());
         assertThat(press("wishes", "press", "BEFORE", "step", then, "to", first))
-                .contains("stands in the way");
+                .contains("No plan: see below.");
         assertThat(page()).contains("This wish cannot be kept").contains("class=\"clash\"");
         assertThat(press("wishes/drop", "kind", "BEFORE", "step", then, "to", first))
                 .contains("ready");
