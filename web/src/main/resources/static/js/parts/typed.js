@@ -13,7 +13,12 @@ function fill(form, typed) {
       const was = field.checked;
       field.checked = values.includes(field.value);
       if (was !== field.checked) field.dispatchEvent(new Event('change', { bubbles: true }));
-    } else if (values.length) [field.value] = values;
+    } else if (values.length && field.value !== values[0]) {
+      [field.value] = values;
+      // what is not saved yet is not folded away
+      const part = field.closest('details');
+      if (part) part.open = true;
+    }
   }
 }
 

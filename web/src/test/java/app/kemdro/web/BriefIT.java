@@ -8,17 +8,24 @@ import org.junit.jupiter.api.Test;
 
 /** What is typed into a brief in a real browser, by one or by two, is not lost. */
 class BriefIT extends OnePage {
+    private void idea(String typed) {
+        page.locator("summary", new Page.LocatorOptions().setHasText("The character"))
+                .click();
+        page.locator("[name=idea]").fill(typed);
+    }
+
     /** What was typed into a brief and not saved outlives leaving it by a letter. */
     @Test
     void whatWasTypedIntoABriefIsStillThereAfterAnotherRoom() {
         signIn("ines");
         go("/jobs/2/brief");
-        page.locator("[name=idea]").fill("typed and not saved");
+        idea("typed and not saved");
         page.locator("h1").first().click();
         page.keyboard().press("o");
         page.waitForURL("**/order");
         go("/jobs/2/brief");
         assertThat(page.locator("[name=idea]")).hasValue("typed and not saved");
+        assertThat(page.locator("[name=idea]")).isVisible();
         page.locator("text=Throw it away").click();
         assertThat(page.locator("[name=idea]")).not().hasValue("typed and not saved");
     }
@@ -35,7 +42,7 @@ class BriefIT extends OnePage {
                 route.resume();
             }
         });
-        page.locator("[name=idea]").fill("sent into the void");
+        idea("sent into the void");
         page.locator("form[data-typed] button[type=submit]").last().click();
         assertThat(page.locator("#sentence")).containsText("does not answer");
         complaints.removeIf(c -> c.contains("ERR_FAILED"));
@@ -54,7 +61,7 @@ class BriefIT extends OnePage {
     void whatTwoTypeIsLaidTogetherAndWhatBothTypedIsChosen() {
         signIn("ines");
         go("/jobs/3/brief");
-        page.locator("[name=idea]").fill("typed first, kept on this screen");
+        idea("typed first, kept on this screen");
         go("/shelf");
         Page other = page.context().newPage();
         RealBrowser.go(other, port, "/jobs/3/brief");

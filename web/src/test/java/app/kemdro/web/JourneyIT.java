@@ -118,7 +118,12 @@ class JourneyIT extends OnePage {
         page.waitForSelector("html[data-alive]");
         page.getByLabel("Who the character is").fill("Ash Warden");
         page.getByLabel("Performer").fill("Lio Marsh");
+        assertThat(page.locator("input[name='crew[0].name']")).hasValue("Ines Dorval");
+        page.locator("summary", new Page.LocatorOptions().setHasText("Whose hands"))
+                .click();
         page.locator("input[name='crew[0].name']").fill("Ines");
+        page.locator("summary", new Page.LocatorOptions().setHasText("The room"))
+                .click();
         page.locator("input[name=humidity]").fill("0");
         page.locator("button.go").click();
         assertThat(page.locator("[role=alert]")).containsText("Humidity of 0 %");

@@ -190,8 +190,8 @@ class BriefController {
     }
 
     @SuppressWarnings("unchecked")
-    private static Map<String, String> reading(Model model) {
-        return (Map<String, String>) model.getAttribute("wrong");
+    private static <T> T attribute(Model model, String name) {
+        return (T) model.getAttribute(name);
     }
 
     private String show(Model model, BriefForm form) {
@@ -235,7 +235,7 @@ class BriefController {
                                 .map(x -> x.name())
                                 .findFirst()
                                 .orElse(r)));
-        model.addAttribute("open", BriefLines.open(reading(model)));
+        model.addAttribute("open", BriefLines.open(attribute(model, "wrong"), attribute(model, "refusals")));
         return "rooms/brief/brief";
     }
 }

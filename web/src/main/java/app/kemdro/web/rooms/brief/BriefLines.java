@@ -1,11 +1,14 @@
 package app.kemdro.web.rooms.brief;
 
+import app.kemdro.core.plan.Problem;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.UnaryOperator;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /** Each part of a brief in a line that can be read, so that nobody meets thirty fields; what is wrong is open. */
@@ -17,6 +20,13 @@ final class BriefLines {
             "hands", Set.of("crew"),
             "rest", Set.of("breakEvery", "breakMinutes", "mealMinutes"),
             "room", Set.of("temperature", "humidity", "dryers"));
+
+    private static final Map<String, Pattern> WORDS = Map.of(
+            "sits", Pattern.compile("head|Height|Weight"),
+            "when", Pattern.compile("[Cc]hair-?[Ii]n|Costume"),
+            "hands", Pattern.compile("hands|crew|artist|works"),
+            "rest", Pattern.compile("[Bb]reak|meal"),
+            "room", Pattern.compile("Humidity|°C|Dryers"));
 
     private BriefLines() {}
 
@@ -38,8 +48,17 @@ final class BriefLines {
                 "room", room(form));
     }
 
-    /** Parts in which something typed cannot be meant. */
-    static Set<String> open(Map<String, String> wrong) {
+    /** Parts in which something typed cannot be meant, or is refused; of a refusal it is read off its words. */
+    static Set<String> open(Map<String, String> wrong, List<Problem> refusals) {
+        Set<String> open = new HashSet<>(wrongIn(wrong));
+        refusals.forEach(p -> WORDS.entrySet().stream()
+                .filter(w -> w.getValue().matcher(p.what()).find())
+                .map(Map.Entry::getKey)
+                .forEach(open::add));
+        return open;
+    }
+
+    private static Set<String> wrongIn(Map<String, String> wrong) {
         return FIELDS.entrySet().stream()
                 .filter(f ->
                         wrong.keySet().stream().anyMatch(w -> f.getValue().contains(w) || w.startsWith(f.getKey())))

@@ -9,6 +9,7 @@ import app.kemdro.web.DemoTest;
 import app.kemdro.web.records.job.Jobs;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import org.jsoup.Jsoup;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -83,6 +84,25 @@ class BriefRoomTest {
                 .contains(field.equals("title") ? "Lio Marsh" : "Kept As Typed")
                 .doesNotContain("<script>\"");
         assertThat(DemoJobs.all(jobs)).hasSize(before);
+    }
+
+    /** What is wrong is not folded away. */
+    @ParameterizedTest
+    @CsvSource({
+        "humidity, 0, The room",
+        "humidity, wet, The room",
+        "head, 560, Who sits",
+        "lastsHours, ever, The character",
+        "chairIn, early, When",
+        "breakEvery, 1000, Rest",
+        "crew[0].name, '', Whose hands"
+    })
+    void thePartInWhichSomethingIsWrongIsOpen(String field, String typed, String part) throws Exception {
+        Map<String, String> form = good();
+        form.put(field, typed);
+        String page = send("/jobs/new", form).getResponse().getContentAsString();
+        assertThat(Jsoup.parse(page).select("details.b-part[open] summary b").eachText())
+                .containsExactly(part);
     }
 
     @Test
