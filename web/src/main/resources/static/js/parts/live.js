@@ -62,6 +62,8 @@ function adopt(text, address, sent) {
     oldLine.replaceWith(document.adoptNode(line));
     line.scrollLeft = along;
   }
+  const next = page.querySelector('.next');
+  if (next) document.querySelector('.next')?.replaceWith(document.adoptNode(next));
   const figure = document.querySelector('#room [data-figure]');
   document.querySelector('#room').replaceWith(document.adoptNode(room));
   const place = room.querySelector('[data-figure]');

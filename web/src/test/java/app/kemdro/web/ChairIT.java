@@ -73,6 +73,10 @@ class ChairIT extends InBrowser {
         assertThat(two[0].locator("[data-c=progress]")).containsText("1 of");
         accessible(two[0], "chair");
         accessible(two[1], "chair on a phone");
+        // the list of keys is what can be pressed at this moment
+        two[1].keyboard().press("Shift+?");
+        assertThat(two[1].locator("#keys [data-actions]")).containsText("take back");
+        assertThat(two[1].locator("#keys [data-actions] dt").first()).hasText("Space");
     }
 
     @Test

@@ -8,6 +8,7 @@ import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.plan.Plans;
 import app.kemdro.web.records.plan.Plans.Answer;
+import app.kemdro.web.records.run.Runs;
 import app.kemdro.web.records.search.Searches;
 import app.kemdro.web.records.shelf.InRoom;
 import app.kemdro.web.records.shelf.Shelf;
@@ -40,8 +41,10 @@ public class Rooms {
     private final Json json;
     private final Searches searches;
     private final Shelf shelf;
+    private final Runs runs;
 
-    Rooms(Plans plans, Searches searches, Shelf shelf, Json json) {
+    Rooms(Plans plans, Searches searches, Shelf shelf, Runs runs, Json json) {
+        this.runs = runs;
         this.plans = plans;
         this.shelf = shelf;
         this.searches = searches;
@@ -67,6 +70,8 @@ public class Rooms {
                         .orElse(""));
         List<InRoom> ways = shelf.inTheWay(job, answer);
         model.addAttribute("inTheWay", ways.stream().collect(Collectors.toMap(InRoom::room, Function.identity())));
+        model.addAttribute(
+                "next", runs.wereSeenThrough() ? null : Next.after(room).orElse(null));
         model.addAttribute(
                 "tight", ways.stream().mapToInt(w -> w.says().length()).sum() > LETTERS);
         model.addAttribute("search", searches.state(job.id()));

@@ -68,6 +68,25 @@ export class Actions {
     ];
   }
 
+  /** Keys that do something at this moment, with what they do. */
+  keys() {
+    const main = this.main();
+    const view = this.view;
+    const levers = this.screen.helps.levers.length;
+    return [
+      ...(main.act ? [['Space', main.says]] : []),
+      ...this.all()
+        .filter((a) => !a.off)
+        .map((a) => [a.key.toUpperCase(), a.label]),
+      ...(this.state.film()?.dryer && !view.ended ? [['D', 'dryer on or off']] : []),
+      ...(view.spare ? [['E', 'edges']] : []),
+      ...(levers ? [[levers > 1 ? `1 – ${levers}` : '1', 'what brings minutes back']] : []),
+      ...(this.screen.helps.together ? [['Enter', 'all of these together']] : []),
+      ...(view.hands.length > 1 ? [['Tab', 'other hands']] : []),
+      ['Q', 'sound and flash on or off'],
+    ];
+  }
+
   async leaveOut(step) {
     const text = await choose(
       'Leave out',

@@ -67,6 +67,7 @@ class Chair {
 
   start() {
     document.addEventListener('keydown', (e) => this.key(e));
+    document.querySelector('#keys').addEventListener('ask', (e) => e.detail.push(...this.actions.keys()));
     part('retry').addEventListener('click', () => this.line.refresh());
     document.addEventListener('visibilitychange', () => {
       if (!document.hidden) this.awake();

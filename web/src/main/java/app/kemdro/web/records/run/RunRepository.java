@@ -30,5 +30,7 @@ interface RunRepository extends Repository<Run, Long> {
             + " and (lower(j.title) = lower(:title) or j.performer.id = :performer) order by r.id desc")
     List<RunOf> like(String title, long performer, Limit most);
 
+    boolean existsByEndedAtIsNotNull();
+
     Run saveAndFlush(Run run);
 }

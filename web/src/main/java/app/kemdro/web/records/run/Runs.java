@@ -16,6 +16,8 @@ import org.springframework.stereotype.Service;
 /** Runs as they are found: which is on, which were, and what their clocks say. */
 @Service
 public class Runs {
+    private volatile boolean seenThrough;
+
     private static final int LIKE = 100;
 
     private final RunRepository runs;
@@ -26,6 +28,12 @@ public class Runs {
         this.runs = runs;
         this.log = log;
         this.clock = clock;
+    }
+
+    /** Whether anybody has seen a run through in this house; once it is so, it is not asked again. */
+    public boolean wereSeenThrough() {
+        seenThrough = seenThrough || runs.existsByEndedAtIsNotNull();
+        return seenThrough;
     }
 
     /** The run of this job that has begun and not ended. */

@@ -187,9 +187,8 @@ class KitController {
                         Words.grams(g.grams()),
                         String.format(
                                 Locale.ROOT,
-                                "%.2f of %.2f g/cm² on %s",
-                                g.load(),
-                                g.limit(),
+                                "%.0f %% of what %s bears",
+                                100 * g.load() / g.limit(),
                                 g.glue().name()),
                         advice(g),
                         g.isOver()))
