@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
+import com.microsoft.playwright.Page;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.context.annotation.Import;
@@ -19,17 +20,24 @@ class SettleIT extends OnePage {
     @Autowired
     private Jobs jobs;
 
+    private void unfold(String part) {
+        page.locator("summary", new Page.LocatorOptions().setHasText(part)).click();
+    }
+
     @Test
     void whatIsFoundFlowsInOnceNobodyTypesAndWhatIsTypedStays() {
         Job job = DemoJobs.like("Orrin Vask", "Settles here", jobs);
         prover.hold();
         signIn("ines");
         go("/jobs/" + job.id() + "/brief");
+        unfold("The room");
         page.locator("[name=humidity]").fill("63");
         page.locator("form[data-typed] button[type=submit]").last().click();
         assertThat(page.locator("#sentence .change")).isVisible();
         assertThat(page.locator("[data-settles]")).hasCount(1);
+        unfold("The character");
         page.locator("[name=idea]").pressSequentially("a bell that");
+        page.mouse().move(6, 640);
         page.mouse().down();
         prover.letGo();
         // as long as a hand is down, nothing moves under it
