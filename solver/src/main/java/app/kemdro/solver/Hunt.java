@@ -14,7 +14,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.FutureTask;
-import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
@@ -49,7 +48,7 @@ final class Hunt {
     private final Effort effort;
     private final Standing standing;
     private final Questions questions;
-    private final AtomicLong seed = new AtomicLong();
+    private long seed;
 
     /** One way of getting further, for so many seconds. */
     private interface Attempt {
@@ -129,7 +128,7 @@ final class Hunt {
     private boolean eager(double turn) {
         double from = effort.left();
         double most = Math.min(turn, from);
-        new EagerSearch(network, seed.incrementAndGet())
+        new EagerSearch(network, ++seed)
                 .look(standing.ready(), standing.least(), () -> (from - effort.left()) / most, standing::isOver)
                 .ifPresent(standing::better);
         return false;

@@ -127,22 +127,22 @@ final class Bounds {
 
     /** What cannot begin before some second, and has so much after it, its hands have to do between the two; with breaks. */
     private int between(int[] heads, long hands, IntPredicate theirs, IntUnaryOperator work) {
-        int[] tasks = IntStream.range(0, net.n).filter(theirs).toArray();
-        int[] latest = IntStream.of(tasks)
+        int[] latest = IntStream.range(0, net.n)
+                .filter(theirs)
                 .boxed()
                 .sorted(Comparator.comparing(i -> -heads[i]))
                 .mapToInt(i -> i)
                 .toArray();
+        int[] works = IntStream.of(latest).map(work).toArray();
+        int[] afterwards =
+                IntStream.of(latest).map(i -> net.tail[i] - quickest(i)).toArray();
         int most = 0;
-        for (int after : IntStream.of(tasks)
-                .map(i -> net.tail[i] - quickest(i))
-                .distinct()
-                .toArray()) {
+        for (int after : IntStream.of(afterwards).distinct().toArray()) {
             long sum = 0;
-            for (int i : latest) {
-                if (net.tail[i] - quickest(i) >= after) {
-                    sum += work.applyAsInt(i);
-                    most = Math.max(most, heads[i] + withRests(share(sum, hands)) + after);
+            for (int k = 0; k < latest.length; k++) {
+                if (afterwards[k] >= after) {
+                    sum += works[k];
+                    most = Math.max(most, heads[latest[k]] + withRests(share(sum, hands)) + after);
                 }
             }
         }

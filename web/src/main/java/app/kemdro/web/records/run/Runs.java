@@ -16,13 +16,12 @@ import org.springframework.stereotype.Service;
 /** Runs as they are found: which is on, which were, and what their clocks say. */
 @Service
 public class Runs {
-    private volatile boolean seenThrough;
-
     private static final int LIKE = 100;
 
     private final RunRepository runs;
     private final EventLog log;
     private final Clock clock;
+    private volatile boolean seenThrough;
 
     Runs(RunRepository runs, EventLog log, Clock clock) {
         this.runs = runs;

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import org.springframework.util.StringUtils;
 
 /**
  * What stands in the way of a job in one room.
@@ -33,18 +34,13 @@ public record InRoom(String part, String room, Mark mark, String says, String wh
     /** Room by room, in the order of the work. */
     static List<InRoom> of(List<Way> all) {
         return Arrays.stream(Part.values())
-                .flatMap(p -> p.rooms.stream()
-                        .filter(r -> all.stream().anyMatch(w -> w.room().equals(r)))
-                        .map(r -> of(p, r, all, isFirst(p, r, all))))
+                .flatMap(p -> {
+                    List<String> rooms = p.rooms.stream()
+                            .filter(r -> all.stream().anyMatch(w -> w.room().equals(r)))
+                            .toList();
+                    return rooms.stream().map(r -> of(p, r, all, r.equals(rooms.get(0))));
+                })
                 .toList();
-    }
-
-    private static boolean isFirst(Part part, String room, List<Way> all) {
-        return part.rooms.stream()
-                .filter(r -> all.stream().anyMatch(w -> w.room().equals(r)))
-                .findFirst()
-                .filter(room::equals)
-                .isPresent();
     }
 
     private static InRoom of(Part part, String room, List<Way> all, boolean first) {
@@ -75,7 +71,7 @@ public record InRoom(String part, String room, Mark mark, String says, String wh
 
     /** The name of the room as it stands in the header. */
     public String name() {
-        return room.substring(0, 1).toUpperCase(Locale.ROOT) + room.substring(1);
+        return StringUtils.capitalize(room);
     }
 
     /** The class of its mark. */

@@ -152,13 +152,14 @@ public class Shelf implements WhenPlanned, DisposableBean {
     /** What stands in the way of a job, room by room, as it is planned now. */
     public List<InRoom> inTheWay(Job job, Answer answer) {
         Optional<Row> row = rows.of(job.id());
-        if (row.isEmpty() || isOver(row.get(), now())) {
+        LocalDateTime now = now();
+        if (row.isEmpty() || isOver(row.get(), now)) {
             return List.of();
         }
         ShelfLine line = row.get().line();
         return InRoom.of(
-                line != null && stands(row.get(), now())
-                        ? List.of(json.read(line.inTheWay(), Way[].class))
+                line != null && stands(row.get(), now)
+                        ? ways(line)
                         : obstacles.of(job, answer).lines());
     }
 
@@ -207,7 +208,11 @@ public class Shelf implements WhenPlanned, DisposableBean {
                 line.ready(),
                 line.figure(),
                 line.ribbon(),
-                isOver(row, now) ? List.of() : List.of(json.read(line.inTheWay(), Way[].class)));
+                isOver(row, now) ? List.of() : ways(line));
+    }
+
+    private List<Way> ways(ShelfLine line) {
+        return List.of(json.read(line.inTheWay(), Way[].class));
     }
 
     private ShelfLine make(Job job, Answer answer, Row row) {

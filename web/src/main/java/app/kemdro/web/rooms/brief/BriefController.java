@@ -91,11 +91,7 @@ class BriefController {
 
     @GetMapping("/jobs/new")
     String blank(Model model, Principal who) {
-        String lead = accounts.all().stream()
-                .filter(a -> a.getName().equals(who.getName()))
-                .map(Account::getDisplayName)
-                .findFirst()
-                .orElse("");
+        String lead = accounts.called().fullName(who.getName());
         return show(model, BriefForm.blank(LocalDate.now(clock), trade.body().named("dressed"), lead));
     }
 
@@ -186,12 +182,8 @@ class BriefController {
         model.addAttribute("wrong", reading.wrong());
         List<Problem> problems = brief.map(BriefCheck::problems).orElse(List.of());
         model.addAttribute("refusals", problems);
+        model.addAttribute("open", BriefLines.open(reading.wrong(), problems));
         return problems.isEmpty() ? brief : Optional.empty();
-    }
-
-    @SuppressWarnings("unchecked")
-    private static <T> T attribute(Model model, String name) {
-        return (T) model.getAttribute(name);
     }
 
     private String show(Model model, BriefForm form) {
@@ -225,6 +217,7 @@ class BriefController {
         if (!model.containsAttribute("wrong")) {
             model.addAttribute("wrong", Map.of());
             model.addAttribute("refusals", List.of());
+            model.addAttribute("open", Set.of());
         }
         model.addAttribute(
                 "lines",
@@ -235,7 +228,6 @@ class BriefController {
                                 .map(x -> x.name())
                                 .findFirst()
                                 .orElse(r)));
-        model.addAttribute("open", BriefLines.open(attribute(model, "wrong"), attribute(model, "refusals")));
         return "rooms/brief/brief";
     }
 }

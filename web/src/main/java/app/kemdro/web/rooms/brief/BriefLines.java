@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import org.springframework.util.StringUtils;
 
 /** Each part of a brief in a line that can be read, so that nobody meets thirty fields; what is wrong is open. */
 final class BriefLines {
@@ -141,7 +142,6 @@ final class BriefLines {
     }
 
     private static String sentence(List<String> all) {
-        String one = String.join(", ", all);
-        return one.substring(0, 1).toUpperCase(Locale.ROOT) + one.substring(1) + ".";
+        return StringUtils.capitalize(String.join(", ", all)) + ".";
     }
 }
