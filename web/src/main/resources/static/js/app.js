@@ -1,5 +1,6 @@
 // Makes a page alive. Without it every room still works, a little slower.
 import { mountCover } from './rooms/brief/cover.js';
+import { mountFilters } from './parts/filter.js';
 import { mountKeys } from './parts/keys.js';
 import { enliven, mountLive, whenSwapped } from './parts/live.js';
 import { mountPictures } from './parts/picture.js';
@@ -7,6 +8,8 @@ import { mountRibbon } from './parts/ribbon.js';
 import { mountSettle, watchHands } from './parts/settle.js';
 import { mountTyped } from './parts/typed.js';
 import { mountPatterns } from './parts/patterns.js';
+import { mountWalk } from './parts/walk.js';
+import { mountWords } from './parts/words.js';
 
 mountPatterns();
 mountKeys();
@@ -14,14 +17,29 @@ const here = document.querySelector('.work-line a.on');
 // on a narrow screen the line of rooms begins where one is
 if (here) document.querySelector('.work-line').scrollLeft = here.offsetLeft - 80;
 mountLive();
+mountWords();
 watchHands();
 whenSwapped(mountSettle);
 whenSwapped(mountCover);
 whenSwapped(mountPictures);
 whenSwapped(mountTyped);
+whenSwapped(mountFilters);
+if (!document.body.dataset.chair) whenSwapped(mountWalk);
+const zonesPressed = () => (new URL(location.href).searchParams.get('zones') ?? '').split(',').filter(Boolean);
+const pictures = document.querySelector('[data-beside]');
+if (pictures && !document.body.dataset.chair) {
+  const { mountBeside, besidePressed } = await import('./parts/beside.js');
+  const { turnToView } = await import('./parts/figure.js');
+  mountBeside(turnToView, zonesPressed);
+  whenSwapped(() => besidePressed(zonesPressed()));
+}
 if (document.querySelector('.lookroom')) {
   const { mountLook } = await import('./rooms/look/look.js');
   whenSwapped(mountLook);
+}
+if (document.querySelector('.picturesroom')) {
+  const { mountPicturesRoom } = await import('./rooms/picture/pictures.js');
+  whenSwapped(mountPicturesRoom);
 }
 if (document.querySelector('.orderroom')) {
   const { mountOrder } = await import('./rooms/order/order.js');

@@ -105,6 +105,7 @@ class Figure {
     else {
       sessionStorage.setItem(`view-${this.purpose}`, view);
       this.viewButtons();
+      this.place.dispatchEvent(new CustomEvent('turned', { bubbles: true, detail: view }));
     }
     if (this.purpose === 'press' || this.purpose === 'cover') this.makePressable();
     this.paint();
@@ -287,9 +288,11 @@ export function moveFigure(from, to) {
 /** The figure drawn at a place. */
 export const figureAt = (place) => mounted.get(place);
 
-/** Shows view number n (1 is front) on the figure of the page that can be turned. */
-export function turnTo(n) {
+/** Shows a view on the figure of the page that can be turned. */
+export function turnToView(key) {
   const place = document.querySelector('[data-figure] .views')?.closest('[data-figure]');
-  const key = Object.keys(VIEWS)[n - 1];
-  if (place && key) mounted.get(place)?.show(key);
+  if (place && VIEWS[key]) mounted.get(place)?.show(key);
 }
+
+/** Shows view number n; 1 is front. */
+export const turnTo = (n) => turnToView(Object.keys(VIEWS)[n - 1]);

@@ -12,20 +12,24 @@ export async function madeSmall(file) {
   });
 }
 
+async function small(file) {
+  if (file.type !== 'image/jpeg' && file.type !== 'image/png') return file;
+  try {
+    return new File([await madeSmall(file)], file.name, { type: 'image/jpeg' });
+  } catch {
+    return file; // the server says what is wrong with it
+  }
+}
+
 /** Whatever is chosen in these fields is exchanged for a small one; what cannot be read here is left to the server to refuse. */
 export function mountPictures(root) {
   for (const form of root.querySelectorAll('form[data-small]')) {
     const field = form.elements[form.dataset.small];
     field.addEventListener('change', async () => {
-      const file = field.files[0];
-      if (!file || (file.type !== 'image/jpeg' && file.type !== 'image/png')) return;
-      try {
-        const chosen = new DataTransfer();
-        chosen.items.add(new File([await madeSmall(file)], 'picture.jpg', { type: 'image/jpeg' }));
-        field.files = chosen.files;
-      } catch {
-        /* the server says what is wrong with it */
-      }
+      const chosen = new DataTransfer();
+      for (const file of await Promise.all([...field.files].map(small))) chosen.items.add(file);
+      field.files = chosen.files;
+      form.dispatchEvent(new Event('made-small'));
     });
   }
 }

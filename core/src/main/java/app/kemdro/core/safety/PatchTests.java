@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 
 /** Patch tests: of everything that is patch-tested and comes near, one that is clear and old enough. */
 final class PatchTests implements SafetyRule {
@@ -30,10 +31,12 @@ final class PatchTests implements SafetyRule {
 
     @Override
     public List<Finding> findings(SafetyCase of) {
-        return of.used().stream()
-                .filter(m -> tests(m) && m.pricePer100g() > 0)
-                .flatMap(m -> finding(m, of).stream())
-                .toList();
+        return needed(of).flatMap(m -> finding(m, of).stream()).toList();
+    }
+
+    /** What comes near and is patch-tested; what costs nothing is found everywhere, as warm water is. */
+    Stream<Material> needed(SafetyCase of) {
+        return of.used().stream().filter(m -> tests(m) && m.pricePer100g() > 0);
     }
 
     private Optional<Finding> finding(Material material, SafetyCase of) {

@@ -56,6 +56,15 @@ public final class Safety {
                 .toList();
     }
 
+    /** Families that come near in this plan and need a patch test, by name. */
+    public List<Material> toTest(Plan plan, Look look, Removal removal) {
+        SafetyCase of = SafetyCase.of(trade, plan, look, removal, HealthRecord.UNKNOWN, Set.of(), plan.chairIn());
+        return patchTests
+                .needed(of)
+                .sorted(Comparator.comparing(Material::name))
+                .toList();
+    }
+
     /**
      * Everything that is to be seen to at this moment, what blocks first.
      *

@@ -1,5 +1,6 @@
 // Marks on a photograph: edges of the head, its middle, then pairs. The server works out what they say.
 import { html } from '../../parts/html.js';
+import { pointing } from '../../parts/pointing.js';
 
 const ASKS = [
   'Press the outer edge of the head where it is widest, on one side.',
@@ -7,7 +8,6 @@ const ASKS = [
   'Press the middle of the face, high: between the brows.',
   'And low: the tip of the chin.',
 ];
-const STEP = 4;
 const SVG = 'http://www.w3.org/2000/svg';
 
 /** What is asked for when so many marks are set. */
@@ -98,22 +98,20 @@ export function mountSides(room) {
     measure();
   }
 
-  svg.addEventListener('click', (e) => {
-    const box = svg.getBoundingClientRect();
-    cross = null;
-    changed([...marks, { x: ((e.clientX - box.left) / box.width) * picture.naturalWidth, y: ((e.clientY - box.top) / box.height) * picture.naturalHeight }]);
+  pointing(svg, {
+    at: (place) => {
+      cross = null;
+      changed([...marks, place]);
+    },
+    cross: (to) => {
+      cross = to;
+      draw();
+    },
   });
   svg.addEventListener('keydown', (e) => {
-    const step = (e.shiftKey ? 10 : 1) * STEP;
-    const by = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] }[e.key];
-    if (by) {
-      cross ??= { x: picture.naturalWidth / 2, y: picture.naturalHeight / 2 };
-      cross = { x: cross.x + by[0], y: cross.y + by[1] };
-      draw();
-    } else if (e.key === 'Enter' && cross) changed([...marks, { ...cross }]);
-    else if (e.key === 'Backspace') changed(marks.slice(0, -1));
-    else return;
+    if (e.key !== 'Backspace') return;
     e.preventDefault();
+    changed(marks.slice(0, -1));
   });
   room.querySelector('[data-back]').addEventListener('click', () => changed(marks.slice(0, -1)));
   room.querySelector('[data-anew]').addEventListener('click', () => changed([]));

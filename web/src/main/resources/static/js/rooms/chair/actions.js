@@ -83,6 +83,7 @@ export class Actions {
       ...(levers ? [[levers > 1 ? `1 – ${levers}` : '1', 'what brings minutes back']] : []),
       ...(this.screen.helps.together ? [['Enter', 'all of these together']] : []),
       ...(view.hands.length > 1 ? [['Tab', 'other hands']] : []),
+      ['V', 'pictures of the character'],
       ['Q', 'sound and flash on or off'],
     ];
   }

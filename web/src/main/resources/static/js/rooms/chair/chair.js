@@ -1,5 +1,6 @@
 // The chair: one screen that knows what is wet. The server holds the truth; between its answers the clocks count here.
-import { figureAt } from '../../parts/figure.js';
+import { mountBeside } from '../../parts/beside.js';
+import { figureAt, turnToView } from '../../parts/figure.js';
 import { html } from '../../parts/html.js';
 import { drawMini } from '../../parts/ribbon.js';
 import { Signals } from '../../parts/signals.js';
@@ -72,6 +73,7 @@ class Chair {
     document.addEventListener('visibilitychange', () => {
       if (!document.hidden) this.awake();
     });
+    this.pictures = mountBeside(turnToView, () => this.zones());
     this.take(this.view);
     this.draw();
     this.line.listen();
@@ -136,6 +138,8 @@ class Chair {
       if (key === 'enter' && e.target.closest('button, a')) return;
       e.preventDefault();
       if (!e.repeat) this.actions.main().act?.();
+    } else if (key === 'v') {
+      this.pictures.toggle(this.zones());
     } else if (key === 'q') {
       this.say(this.signals.toggle());
     } else if (key === 'd' && this.state.film()?.dryer && !this.view.ended) {
@@ -153,6 +157,12 @@ class Chair {
         action.act();
       }
     }
+  }
+
+  /** What is worked on by the hands that are shown. */
+  zones() {
+    const h = this.state.hands();
+    return (h.running ?? h.upcoming)?.zones ?? [];
   }
 
   /** Shows these hands large; whoever drives them is not changed. */

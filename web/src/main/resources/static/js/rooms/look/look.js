@@ -1,6 +1,7 @@
 // The look room: pressing zones, and the cut through what lies on them.
 import { go } from '../../parts/live.js';
 import { dataIn, el } from '../../parts/svg.js';
+import { mountFind } from './find.js';
 
 // how many pixels a millimetre takes: films would be thinner than a hair if they were drawn like forms
 const FORM = 46;
@@ -93,6 +94,7 @@ async function fillInsteads(root) {
 
 export function mountLook(root) {
   fillInsteads(root);
+  mountFind(root);
   root.querySelectorAll('[data-cut]').forEach(drawCut);
   root.querySelectorAll('[data-figure][data-purpose="press"]').forEach((place) => {
     place.addEventListener('zone', (e) => pressZone(e.detail));

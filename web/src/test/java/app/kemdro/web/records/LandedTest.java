@@ -30,7 +30,10 @@ class LandedTest {
             Map.entry("V10__what_can_be_found.sql", "d83407908b49e9ce4b06963730c300f3f09b6a767a0ba90805566bcc50da02ad"),
             Map.entry("V11__what_is_allowed.sql", "a7a9ab512b0ed79e89cc8d13c2e2f5d5bb0e3ad1ed76a9da3a3f6bcbebd91111"),
             Map.entry("V12__where_hair_grows.sql", "416a4cdabf78934fd2b1c584a70c62148b4947bcb680fa79f3c292dac48eabe1"),
-            Map.entry("V13__orders_found.sql", "b7a78ff44645617acd4f7c8348369f506eaab5b185e7fb378f7c02aee7ec41ee"));
+            Map.entry("V13__orders_found.sql", "b7a78ff44645617acd4f7c8348369f506eaab5b185e7fb378f7c02aee7ec41ee"),
+            Map.entry(
+                    "V14__reference_pictures.sql", "56c9cdb2be9e39560e292a342826fd14aa60baceb5c0764d154eadbf8e1330d0"),
+            Map.entry("V15__the_usual_house.sql", "d9ca2ae5d440ab96238e8668a22a2e835d62a4376e0d990a3767becfea4b9288"));
 
     @Test
     void noMigrationThatHasLandedIsEdited() throws Exception {

@@ -12,7 +12,8 @@ import org.springframework.web.bind.annotation.RequestMapping;
 @Controller
 class ErrorPage implements ErrorController {
     static final String TOO_LARGE = "The file is too large.";
-    static final String SMALLER = "A file is at most 2 MB; make a picture smaller first. Nothing was taken.";
+    static final String SMALLER =
+            "A file is at most 16 MB, all of them together 24 MB; make pictures smaller first. Nothing was taken.";
 
     @RequestMapping("/error")
     String error(HttpServletRequest request, Model model) {

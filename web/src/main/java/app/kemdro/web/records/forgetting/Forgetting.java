@@ -6,6 +6,7 @@ import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.performer.Performer;
 import app.kemdro.web.records.performer.Performers;
+import app.kemdro.web.records.reference.References;
 import app.kemdro.web.records.run.Archive;
 import app.kemdro.web.records.run.Run;
 import app.kemdro.web.records.run.RunPictures;
@@ -26,6 +27,7 @@ public class Forgetting {
     private final Runs runs;
     private final Strikes strikes;
     private final RunPictures pictures;
+    private final References references;
     private final Gate gate;
     private final Archive archive;
     private final Finds finds;
@@ -36,6 +38,7 @@ public class Forgetting {
             Runs runs,
             Strikes strikes,
             RunPictures pictures,
+            References references,
             Gate gate,
             Archive archive,
             Finds finds) {
@@ -43,6 +46,7 @@ public class Forgetting {
         this.archive = archive;
         this.strikes = strikes;
         this.pictures = pictures;
+        this.references = references;
         this.performers = performers;
         this.jobs = jobs;
         this.runs = runs;
@@ -83,6 +87,7 @@ public class Forgetting {
                         p.hair(),
                         p.fineHair()));
         sat.forEach(pictures::removeAll);
+        jobsOf(performer).forEach(j -> references.removeOfPerformer(j.id()));
         performers.change(performer.id(), p -> p.callThem(nobody));
     }
 

@@ -4,6 +4,7 @@ import app.kemdro.core.look.Brief;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.paint.JobColours;
 import app.kemdro.web.records.plan.Plans;
+import app.kemdro.web.records.reference.References;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
@@ -12,17 +13,19 @@ import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** Repeats a job: the same look, people and mixes, a day later; what has happened stays with the first. */
+/** Repeats a job: the same look, people, mixes and pictures, a day later; what has happened stays with the first. */
 @Component
 public class Again {
     private final Plans plans;
     private final JobColours colours;
+    private final References references;
     private final Clock clock;
     private final TransactionTemplate transaction;
 
-    Again(Plans plans, JobColours colours, Clock clock, TransactionTemplate transaction) {
+    Again(Plans plans, JobColours colours, References references, Clock clock, TransactionTemplate transaction) {
         this.plans = plans;
         this.colours = colours;
+        this.references = references;
         this.clock = clock;
         this.transaction = transaction;
     }
@@ -46,6 +49,7 @@ public class Again {
         return transaction.execute(t -> {
             Job stored = plans.add(copy);
             colours.take(stored.id(), colours.mixes(from.id()), List.of());
+            references.take(stored.id(), references.kept(from.id()));
             return stored;
         });
     }

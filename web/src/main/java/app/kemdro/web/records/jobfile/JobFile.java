@@ -7,6 +7,9 @@ import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.core.look.LookEntry.Strength;
 import app.kemdro.core.look.Wish.Kind;
 import app.kemdro.core.plan.LookPlanner;
+import app.kemdro.web.parts.figure.FigureView;
+import app.kemdro.web.records.reference.Reference;
+import app.kemdro.web.records.reference.References;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.DecimalMax;
 import jakarta.validation.constraints.DecimalMin;
@@ -30,6 +33,7 @@ import tools.jackson.databind.node.ObjectNode;
  *     long as in the library
  * @param allowed skin that is meant to stay bare, minutes that a calmer order may cost, and schools of order
  * @param paints what the mixes need, by the columns of the table of paints
+ * @param pictures what the character shall look like; those on which the performer is to be known only where health is told too
  * @param order the order it was planned in, so that whoever takes it in has the same; left aside where it does not fit
  * @param runs what happened, written on export and left aside on import
  */
@@ -63,6 +67,7 @@ public record JobFile(
 
         @Nullable List<@NotNull @Valid Mix> mixes,
         @Nullable List<@NotNull Map<String, @NotNull String>> paints,
+        @Nullable @Size(max = References.MOST) List<@NotNull @Valid Picture> pictures,
         @Nullable @Valid Order order,
         @Nullable List<Happened> runs) {
     public static final String FORMAT = "kemdro-job";
@@ -156,6 +161,35 @@ public record JobFile(
             @Nullable @Text(max = 80) String name,
             @Nullable @Size(max = 200) String entry,
             @Nullable @NotNull Map<String, Integer> parts) {}
+
+    /**
+     * A picture of what the character shall look like.
+     *
+     * @param seenFrom one of {@link FigureView}'s keys, or none
+     * @param frame what is shown of it: from the left, from the top, width and height, as shares of the whole
+     * @param image JPEG or PNG, base64
+     */
+    public record Picture(
+            @Nullable @Size(max = Reference.LONGEST_NOTE) String note,
+            @Nullable String seenFrom,
+            @Nullable List<@NotNull String> zones,
+            @Nullable @Size(max = 4) List<@NotNull Double> frame,
+            @Nullable Boolean ofPerformer,
+            @Nullable @Size(max = Reference.MOST_MARKS) List<@NotNull @Valid Mark> marks,
+            byte @Nullable @NotNull [] image) {}
+
+    /** A place on a picture, as shares of its width and height, and the colour it has there. */
+    public record Mark(
+            @Nullable @NotNull @DecimalMin("0") @DecimalMax("1")
+            Double fromLeft,
+
+            @Nullable @NotNull @DecimalMin("0") @DecimalMax("1")
+            Double fromTop,
+
+            @Nullable @NotNull String colour,
+
+            @Nullable @Size(max = Reference.Mark.LONGEST_NOTE)
+            String note) {}
 
     /** An order: seconds from chair-in. */
     public record Order(

@@ -16,6 +16,7 @@ import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.core.schedule.Task;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.paint.JobColours;
+import app.kemdro.web.records.reference.References;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -77,12 +78,21 @@ public class JobReader {
         if (!wrong.isEmpty()) {
             throw new Unreadable(wrong.get(0));
         }
-        return new Taken(job, mixes, paints, Optional.ofNullable(file.order()).map(JobReader::order));
+        return new Taken(
+                job,
+                mixes,
+                paints,
+                FilePictures.read(some(file.pictures()), trade.body()),
+                Optional.ofNullable(file.order()).map(JobReader::order));
     }
 
     /** What a file holds. */
     public record Taken(
-            Job job, List<JobColours.Mix> mixes, List<Map<String, String>> paints, Optional<Schedule> order) {}
+            Job job,
+            List<JobColours.Mix> mixes,
+            List<Map<String, String>> paints,
+            List<References.Kept> pictures,
+            Optional<Schedule> order) {}
 
     /** An order as it stands in a file; whether it fits the job is found out when that is planned. */
     private static Schedule order(JobFile.Order given) {

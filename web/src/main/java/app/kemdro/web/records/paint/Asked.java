@@ -59,6 +59,11 @@ public record Asked(Map<Long, Integer> mix, String on, int coats, String aim, St
         return new Asked(new LinkedHashMap<>(other), on, coats, aim, shadow);
     }
 
+    /** The same table, aiming at another colour. */
+    public Asked aiming(String colour) {
+        return new Asked(mix, on, coats, colour, shadow);
+    }
+
     Asked on(String ground) {
         return new Asked(mix, ground, coats, aim, shadow);
     }

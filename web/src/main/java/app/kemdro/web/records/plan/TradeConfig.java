@@ -1,5 +1,6 @@
 package app.kemdro.web.records.plan;
 
+import app.kemdro.core.method.FoundBy;
 import app.kemdro.core.method.Trade;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
@@ -23,5 +24,11 @@ public class TradeConfig {
         } catch (CompletionException e) {
             throw e.getCause() instanceof RuntimeException broken ? broken : e;
         }
+    }
+
+    /** What people call what a technique makes. */
+    @Bean
+    FoundBy foundBy(Trade trade) {
+        return FoundBy.standard(trade);
     }
 }

@@ -1,14 +1,17 @@
 package app.kemdro.web.records.product;
 
+import app.kemdro.core.kit.UsualBox;
 import app.kemdro.core.material.Material;
 import app.kemdro.core.method.Trade;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.util.StringUtils;
 
 /** Keeps the products of the house. */
 @Service
@@ -99,6 +102,41 @@ public class Products {
                     .take(values);
         }
         return read.wrong();
+    }
+
+    /** Families of the usual box of which the house has nothing. */
+    public List<UsualBox.Pack> missing() {
+        Set<String> had =
+                repository.findAllByOrderByName().stream().map(Product::family).collect(Collectors.toSet());
+        return UsualBox.standard(trade.materials()).stream()
+                .filter(p -> !had.contains(p.family().id()))
+                .toList();
+    }
+
+    /** Lays a pack of each of them in, called plainly by its family. */
+    @Transactional
+    public int layIn() {
+        List<UsualBox.Pack> missing = missing();
+        for (UsualBox.Pack p : missing) {
+            String code = p.family().id();
+            repository.save(new Product(new ProductValues(
+                    repository.findByCode(code).isPresent() ? "usual-" + code : code,
+                    StringUtils.capitalize(p.family().name()),
+                    p.family().id(),
+                    "",
+                    p.size(),
+                    p.unit(),
+                    p.price(),
+                    null,
+                    p.months(),
+                    null,
+                    1,
+                    null,
+                    null,
+                    "from the usual box",
+                    false)));
+        }
+        return missing.size();
     }
 
     /** Takes so many packs of a product off the stock, or puts them back where the number is below 0. */

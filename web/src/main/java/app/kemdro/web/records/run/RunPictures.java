@@ -1,6 +1,7 @@
 package app.kemdro.web.records.run;
 
 import app.kemdro.web.parts.mishap.NotPossible;
+import app.kemdro.web.parts.picture.PictureFile;
 import java.time.LocalDateTime;
 import java.util.Comparator;
 import java.util.List;

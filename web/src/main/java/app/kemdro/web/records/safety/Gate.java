@@ -41,6 +41,11 @@ public class Gate implements InTheWay {
         return safety.tested();
     }
 
+    /** Families of this plan that need a patch test, by name. */
+    public List<Material> toTest(Job job, Plan plan) {
+        return safety.toTest(plan, job.look(), removals.of(plan));
+    }
+
     /** Everything to be seen to on this job. */
     public List<Finding> findings(Job job, Plan plan) {
         return safety.of(

@@ -26,9 +26,18 @@ final class DemoKit {
         return text("/demo/paints.csv");
     }
 
+    /** A drawing of the invented production. */
+    static byte[] picture(String name) {
+        return bytes("/demo/" + name + ".jpg");
+    }
+
     private static String text(String file) {
+        return new String(bytes(file), StandardCharsets.UTF_8);
+    }
+
+    private static byte[] bytes(String file) {
         try (InputStream in = Objects.requireNonNull(DemoKit.class.getResourceAsStream(file))) {
-            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+            return in.readAllBytes();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

@@ -4,6 +4,7 @@ import app.kemdro.core.safety.HealthRecord;
 import app.kemdro.core.safety.HealthRecord.PatchTest;
 import app.kemdro.core.safety.HealthRecord.Result;
 import app.kemdro.core.safety.HealthRecord.Skin;
+import app.kemdro.web.parts.figure.FigureView;
 import app.kemdro.web.records.account.DemoAccounts;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
@@ -12,6 +13,7 @@ import app.kemdro.web.records.paint.Swatches;
 import app.kemdro.web.records.performer.SkinSeenRow;
 import app.kemdro.web.records.plan.Plans;
 import app.kemdro.web.records.product.Products;
+import app.kemdro.web.records.reference.References;
 import app.kemdro.web.records.run.Seats;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -38,6 +40,7 @@ class DemoWorld implements SmartInitializingSingleton {
     private final Products products;
     private final Swatches swatches;
     private final KeptRecipes recipes;
+    private final References references;
     private final Clock clock;
     private final boolean demo;
 
@@ -49,6 +52,7 @@ class DemoWorld implements SmartInitializingSingleton {
             Products products,
             Swatches swatches,
             KeptRecipes recipes,
+            References references,
             Clock clock,
             @Value("${kemdro.demo}") boolean demo) {
         this.products = products;
@@ -59,6 +63,7 @@ class DemoWorld implements SmartInitializingSingleton {
         this.plans = plans;
         this.seats = seats;
         this.clock = clock;
+        this.references = references;
         this.demo = demo;
     }
 
@@ -88,7 +93,7 @@ class DemoWorld implements SmartInitializingSingleton {
         }
         cameraTest.ifPresent(job -> {
             paint(job);
-            tomorrow(today);
+            tomorrow(today, beside);
             jobs.add(ColdCasting.apprentice(today.plusDays(2).atTime(8, 30)));
             jobs.add(ColdCasting.nightShift(today.plusDays(2).atTime(13, 30)));
             jobs.add(ColdCasting.stoker(today.plusDays(3).atTime(8, 0)));
@@ -96,11 +101,28 @@ class DemoWorld implements SmartInitializingSingleton {
         CompletableFuture.allOf(accountsMade, tested).join();
     }
 
-    private void tomorrow(LocalDate today) {
+    private void tomorrow(LocalDate today, Executor beside) {
         Job founder =
                 plans.add(ColdCasting.founder("Orrin Vask", today.plusDays(1).atTime(7, 45)));
+        CompletableFuture<Void> pictured = CompletableFuture.runAsync(() -> picture(founder), beside);
         paint(founder);
         test(founder, today);
+        pictured.join();
+    }
+
+    /** Studies of how the founder shall look. */
+    private void picture(Job founder) {
+        long front =
+                references.add(founder.id(), DemoKit.picture("study-front")).id();
+        references.say(founder.id(), front, "first study, from the front", FigureView.FRONT, false);
+        long left = references.add(founder.id(), DemoKit.picture("study-left")).id();
+        references.say(founder.id(), left, "first study, from the left", FigureView.LEFT, false);
+        long crust =
+                references.add(founder.id(), DemoKit.picture("study-crust")).id();
+        references.say(founder.id(), crust, "how the crust breaks up", null, false);
+        references.pin(founder.id(), crust, Set.of("forehead", "cheek-left", "cheek-right", "nose"));
+        references.mark(founder.id(), crust, 0.68, 0.35, "raised bronze, dry-brushed");
+        references.mark(founder.id(), crust, 0.24, 0.62, "verdigris only in the pits");
     }
 
     /** What was tested on the performer's arm before the camera test, and what nobody has looked at yet. */

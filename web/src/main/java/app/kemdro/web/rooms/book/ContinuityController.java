@@ -19,6 +19,7 @@ import app.kemdro.web.records.learning.Day;
 import app.kemdro.web.records.paint.ColourCards;
 import app.kemdro.web.records.plan.Plans;
 import app.kemdro.web.records.plan.Removals;
+import app.kemdro.web.records.reference.References;
 import app.kemdro.web.records.run.Run;
 import app.kemdro.web.records.run.RunPictures;
 import app.kemdro.web.records.run.RunPictures.Shown;
@@ -34,6 +35,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -44,6 +46,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class ContinuityController {
     private static final int MOST_PICTURES = 6;
+    private static final int MOST_MEANT = 3;
 
     /** Less than this is not worth weighing, g. */
     private static final double TRACE = 0.05;
@@ -52,6 +55,7 @@ class ContinuityController {
     private final Runs runs;
     private final Plans plans;
     private final RunPictures pictures;
+    private final References references;
     private final ColourCards cards;
     private final UsedUp used;
     private final Removals removals;
@@ -64,6 +68,7 @@ class ContinuityController {
             Runs runs,
             Plans plans,
             RunPictures pictures,
+            References references,
             ColourCards cards,
             UsedUp used,
             Removals removals,
@@ -75,6 +80,7 @@ class ContinuityController {
         this.runs = runs;
         this.plans = plans;
         this.pictures = pictures;
+        this.references = references;
         this.cards = cards;
         this.used = used;
         this.removals = removals;
@@ -120,7 +126,10 @@ class ContinuityController {
                 day.map(d -> Words.span(d.took() / 60) + ", planned " + Words.span(Math.round(d.planned() / 60.0)))
                         .orElse(Words.span(Math.round(plan.schedule().ready() / 60.0)) + " planned"));
         values.put("room", Words.air(plan.brief().room()));
-        values.put("images", held.map(r -> images(job, r)).orElse(List.of()));
+        values.put(
+                "images",
+                Stream.concat(meant(job).stream(), held.stream().flatMap(r -> images(job, r).stream()))
+                        .toList());
         values.put("cards", cards.of(plan, job));
         values.put("layers", layers(plan));
         values.put("lines", day.map(this::went).orElseGet(() -> planned(plan)));
@@ -136,6 +145,20 @@ class ContinuityController {
         return values;
     }
 
+    /** What it shall look like; where the performer is to be known on it, it stays in the house. */
+    private List<Image> meant(Job job) {
+        return references.of(job.id()).stream()
+                .filter(r -> !r.isOfPerformer())
+                .limit(MOST_MEANT)
+                .flatMap(r -> references.shown(job.id(), r.id()).stream()
+                        .map(b -> new Image(inline(b), "as meant" + (r.note().isEmpty() ? "" : ": " + r.note()))))
+                .toList();
+    }
+
+    private static String inline(byte[] jpeg) {
+        return "data:image/jpeg;base64," + Base64.getEncoder().encodeToString(jpeg);
+    }
+
     /** What it looked like when it was ready comes first; a look at skin is nobody's but the performer's. */
     private List<Image> images(Job job, Run run) {
         List<Shows> order = List.of(Shows.AFTER, Shows.ZONE, Shows.CHAIR, Shows.BEFORE);
@@ -143,9 +166,7 @@ class ContinuityController {
                 .filter(p -> p.shows() != Shows.SKIN)
                 .sorted(Comparator.comparing(p -> order.indexOf(p.shows())))
                 .limit(MOST_PICTURES)
-                .flatMap(p -> pictures.bytes(job.id(), p.id()).stream()
-                        .map(b -> new Image(
-                                "data:image/jpeg;base64," + Base64.getEncoder().encodeToString(b), says(p))))
+                .flatMap(p -> pictures.bytes(job.id(), p.id()).stream().map(b -> new Image(inline(b), says(p))))
                 .toList();
     }
 

@@ -20,6 +20,7 @@ import app.kemdro.web.records.performer.Performers;
 import app.kemdro.web.records.plan.Plans;
 import app.kemdro.web.records.run.Runs;
 import app.kemdro.web.records.school.UsualSchools;
+import app.kemdro.web.records.usual.UsualHouses;
 import app.kemdro.web.rooms.Rooms;
 import jakarta.validation.Validator;
 import java.io.IOException;
@@ -57,6 +58,7 @@ class BriefController {
     private final Performers performers;
     private final Accounts accounts;
     private final UsualSchools usual;
+    private final UsualHouses houses;
     private final Typed typed;
     private final Validator validator;
 
@@ -73,7 +75,9 @@ class BriefController {
             Accounts accounts,
             Typed typed,
             Validator validator,
-            UsualSchools usual) {
+            UsualSchools usual,
+            UsualHouses houses) {
+        this.houses = houses;
         this.usual = usual;
         this.typed = typed;
         this.validator = validator;
@@ -92,7 +96,7 @@ class BriefController {
     @GetMapping("/jobs/new")
     String blank(Model model, Principal who) {
         String lead = accounts.called().fullName(who.getName());
-        return show(model, BriefForm.blank(LocalDate.now(clock), trade.body().named("dressed"), lead));
+        return show(model, BriefForm.blank(LocalDate.now(clock), trade.body().named("dressed"), lead, houses.now()));
     }
 
     @PostMapping("/jobs/new")

@@ -3,10 +3,10 @@ package app.kemdro.web.rooms.brief;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Brows;
 import app.kemdro.core.look.Brief.Hair;
-import app.kemdro.core.look.Brief.Hands;
 import app.kemdro.core.look.Brief.Seen;
 import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.web.records.job.Job;
+import app.kemdro.web.records.usual.UsualHouse;
 import jakarta.validation.Valid;
 import jakarta.validation.Validator;
 import jakarta.validation.constraints.NotBlank;
@@ -14,6 +14,7 @@ import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** The brief as typed: everything is text until it is read, so that what was typed stays when it cannot be meant. */
 public class BriefForm {
@@ -62,16 +63,33 @@ public class BriefForm {
     private String mealMinutes = "30";
     private List<@Valid HandsForm> crew = new ArrayList<>();
 
-    /** A new brief for tomorrow morning, in a costume that covers these zones, by the hands of whoever writes it. */
-    static BriefForm blank(LocalDate today, List<String> covers, String lead) {
+    /** A new brief for tomorrow morning, in a costume that covers these zones, with what the house usually has; without that by the hands of whoever writes it. */
+    static BriefForm blank(LocalDate today, List<String> covers, String lead, Optional<UsualHouse> usual) {
         BriefForm form = new BriefForm();
         form.callDay = today.plusDays(1).toString();
         form.callHour = "08:00";
         form.covers = new ArrayList<>(covers);
+        usual.ifPresent(form::take);
         form.fillCrew();
-        form.crew.get(0).setSkill(Skill.LEAD);
-        form.crew.get(0).setName(lead);
+        if (form.crew.stream().allMatch(h -> h.getName().isBlank())) {
+            form.crew.get(0).setSkill(Skill.LEAD);
+            form.crew.get(0).setName(lead);
+        }
         return form;
+    }
+
+    private void take(UsualHouse usual) {
+        callHour = usual.call().toString();
+        temperature = number(usual.room().temperatureC());
+        humidity = number(usual.room().humidityPercent());
+        dryers = Integer.toString(usual.room().dryers());
+        atSensor = usual.atSensor();
+        costumeMinutes = Integer.toString(usual.costumeMinutes());
+        benchDays = Integer.toString(usual.benchDays());
+        breakEvery = Integer.toString(usual.breaks().every());
+        breakMinutes = Integer.toString(usual.breaks().minutes());
+        mealMinutes = Integer.toString(usual.breaks().meal());
+        crew = new ArrayList<>(usual.hands().stream().map(HandsForm::of).toList());
     }
 
     static BriefForm of(Job job) {
@@ -104,14 +122,7 @@ public class BriefForm {
         form.breakEvery = Integer.toString(brief.breaks().every());
         form.breakMinutes = Integer.toString(brief.breaks().minutes());
         form.mealMinutes = Integer.toString(brief.breaks().meal());
-        for (Hands hands : brief.crew()) {
-            HandsForm line = new HandsForm();
-            line.setName(hands.name());
-            line.setSkill(hands.skill());
-            line.setFrom(hands.from().toLocalTime().toString());
-            line.setUntil(hands.until().toLocalTime().toString());
-            form.crew.add(line);
-        }
+        brief.crew().stream().map(HandsForm::of).forEach(form.crew::add);
         form.fillCrew();
         return form;
     }

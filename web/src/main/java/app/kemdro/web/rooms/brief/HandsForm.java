@@ -1,7 +1,11 @@
 package app.kemdro.web.rooms.brief;
 
+import app.kemdro.core.look.Brief.Hands;
 import app.kemdro.core.look.Brief.Skill;
+import app.kemdro.web.records.usual.UsualHouse;
 import jakarta.validation.constraints.Size;
+import java.time.LocalTime;
+import org.jspecify.annotations.Nullable;
 
 /** One line of the crew as typed. */
 public class HandsForm {
@@ -11,6 +15,27 @@ public class HandsForm {
     private Skill skill = Skill.ASSISTANT;
     private String from = "";
     private String until = "";
+
+    static HandsForm of(Hands hands) {
+        return of(
+                hands.name(),
+                hands.skill(),
+                hands.from().toLocalTime(),
+                hands.until().toLocalTime());
+    }
+
+    static HandsForm of(UsualHouse.Hands hands) {
+        return of(hands.name(), hands.skill(), hands.from(), hands.until());
+    }
+
+    private static HandsForm of(String name, Skill skill, @Nullable LocalTime from, @Nullable LocalTime until) {
+        HandsForm line = new HandsForm();
+        line.name = name;
+        line.skill = skill;
+        line.from = from == null ? "" : from.toString();
+        line.until = until == null ? "" : until.toString();
+        return line;
+    }
 
     public String getName() {
         return name;

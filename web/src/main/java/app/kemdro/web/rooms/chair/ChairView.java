@@ -80,6 +80,7 @@ record ChairView(
             String look,
             String performer,
             String with,
+            List<String> zones,
             List<String> cautions,
             long from,
             long until,

@@ -215,6 +215,7 @@ final class ChairViewMaker {
                 step.lookFor(),
                 step.template().performer(),
                 Shares.help(step, placed),
+                step.zones(),
                 Transfer.cautions(plan, step, trade),
                 from,
                 until,

@@ -24,6 +24,8 @@ import app.kemdro.web.records.paint.Swatch;
 import app.kemdro.web.records.paint.SwatchValues;
 import app.kemdro.web.records.paint.Swatches;
 import app.kemdro.web.records.plan.Plans;
+import app.kemdro.web.records.reference.Reference;
+import app.kemdro.web.records.reference.References;
 import app.kemdro.web.rooms.Rooms;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -31,6 +33,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -46,6 +49,7 @@ class ColourController {
     private final Jobs jobs;
     private final Rooms rooms;
     private final Swatches swatches;
+    private final References references;
     private final KeptRecipes recipes;
     private final Plans plans;
     private final Trade trade;
@@ -54,7 +58,15 @@ class ColourController {
     private final Sketch sketch;
 
     ColourController(
-            Jobs jobs, Plans plans, Rooms rooms, Swatches swatches, KeptRecipes recipes, Trade trade, Json json) {
+            Jobs jobs,
+            Plans plans,
+            Rooms rooms,
+            Swatches swatches,
+            References references,
+            KeptRecipes recipes,
+            Trade trade,
+            Json json) {
+        this.references = references;
         this.plans = plans;
         this.jobs = jobs;
         this.rooms = rooms;
@@ -68,6 +80,9 @@ class ColourController {
 
     /** A paint on the shelf, over the white and the black half of its card. */
     record Chip(String name, String white, String black, boolean shimmers, String add, boolean taken) {}
+
+    /** A colour that was marked on a reference picture. */
+    record Picked(String hex, String says, String aim) {}
 
     /** A skin to choose. */
     record SkinChip(String id, String name, String hex, boolean on) {}
@@ -113,6 +128,7 @@ class ColourController {
         model.addAttribute("skins", skins(job));
         model.addAttribute("kept", kept(job, asked));
         model.addAttribute("painted", painted);
+        model.addAttribute("picked", picked(id, asked));
         model.addAttribute(
                 "below", painted.stream().filter(e -> below.containsKey(e.id())).toList());
         contrast(model, job, light, dark);
@@ -159,6 +175,24 @@ class ColourController {
                             asked.mix().containsKey(swatch.id())));
         }
         return shelf;
+    }
+
+    private List<Picked> picked(long job, Asked asked) {
+        return references.of(job).stream()
+                .flatMap(r -> r.marks().stream().map(m -> picked(m, r.note(), asked)))
+                .toList();
+    }
+
+    private static Picked picked(Reference.Mark mark, String picture, Asked asked) {
+        String what = Stream.of(mark.note(), picture)
+                .filter(s -> !s.isEmpty())
+                .findFirst()
+                .map(s -> ": " + s)
+                .orElse("");
+        return new Picked(
+                mark.colour(),
+                "Aim at " + mark.colour() + what,
+                asked.aiming(mark.colour()).query());
     }
 
     private List<SkinChip> skins(Job job) {

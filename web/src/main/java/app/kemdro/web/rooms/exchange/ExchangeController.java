@@ -12,11 +12,13 @@ import app.kemdro.web.parts.file.Tables;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
+import app.kemdro.web.records.jobfile.FilePictures;
 import app.kemdro.web.records.jobfile.JobFile;
 import app.kemdro.web.records.jobfile.JobReader;
 import app.kemdro.web.records.jobfile.Unreadable;
 import app.kemdro.web.records.paint.JobColours;
 import app.kemdro.web.records.plan.Plans;
+import app.kemdro.web.records.reference.References;
 import app.kemdro.web.records.run.EventFormat;
 import app.kemdro.web.records.run.Runs;
 import app.kemdro.web.records.run.Standings;
@@ -49,6 +51,7 @@ class ExchangeController {
     private final Trade trade;
     private final JobReader reader;
     private final JobColours colours;
+    private final References references;
     private final TransactionTemplate transaction;
     private final JsonMapper mapper;
     private final EventFormat format;
@@ -61,6 +64,7 @@ class ExchangeController {
             Trade trade,
             JobReader reader,
             JobColours colours,
+            References references,
             TransactionTemplate transaction,
             JsonMapper mapper,
             EventFormat format,
@@ -68,6 +72,7 @@ class ExchangeController {
         this.standings = standings;
         this.format = format;
         this.colours = colours;
+        this.references = references;
         this.transaction = transaction;
         this.jobs = jobs;
         this.runs = runs;
@@ -163,6 +168,9 @@ class ExchangeController {
                         .map(m -> new JobFile.Mix(m.name(), m.entry(), m.parts()))
                         .toList(),
                 colours.paints(colours.mixes(job.id())),
+                FilePictures.written(references.kept(job.id()).stream()
+                        .filter(p -> health || !p.ofPerformer())
+                        .toList()),
                 plans.of(job).plan().map(p -> order(p.schedule())).orElse(null),
                 runs.of(job.id()).stream()
                         .map(r -> new JobFile.Happened(r.beganAt(), r.endedAt(), told(standings.eventsOf(r), health)))
@@ -238,6 +246,7 @@ class ExchangeController {
             long id = transaction.execute(t -> {
                 long stored = plans.add(taken.job(), taken.order()).id();
                 colours.take(stored, taken.mixes(), taken.paints());
+                references.take(stored, taken.pictures());
                 return stored;
             });
             return "redirect:/jobs/" + id + "/brief";

@@ -2,12 +2,9 @@ package app.kemdro.web.rooms.house;
 
 import app.kemdro.core.climate.Blow;
 import app.kemdro.core.climate.HumidAir;
-import app.kemdro.core.material.Bulk;
 import app.kemdro.core.material.Film;
 import app.kemdro.core.material.Material;
 import app.kemdro.core.material.MaterialRole;
-import app.kemdro.core.material.Melt;
-import app.kemdro.core.material.Setting;
 import app.kemdro.core.method.OrderSchool;
 import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Trade;
@@ -30,10 +27,8 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -58,7 +53,6 @@ class HouseController {
     private final SimulatedSensor simulated;
     private final Trade trade;
     private final Clock clock;
-
     private final Typed fields;
 
     HouseController(
@@ -84,6 +78,7 @@ class HouseController {
             String name,
             String familyName,
             String family,
+            String supplier,
             String kind,
             String drawn,
             String pack,
@@ -106,6 +101,7 @@ class HouseController {
         model.addAttribute("lines", byKind);
         model.addAttribute("q", q);
         model.addAttribute("retired", retired);
+        model.addAttribute("missing", products.missing().size());
         return "rooms/house/kit";
     }
 
@@ -119,6 +115,7 @@ class HouseController {
                 v.name(),
                 family.map(Material::name).orElse(v.family() + ", which this Kemdro does not know"),
                 v.family(),
+                v.supplier(),
                 family.map(Material::kind).orElse("not known"),
                 family.filter(Material::isLayer).map(Material::drawn).orElse("film"),
                 plain(v.packSize()) + " " + v.packUnit() + ", € " + plain(v.price()),
@@ -176,6 +173,19 @@ class HouseController {
         return "rooms/house/product";
     }
 
+    /** Lays a usual box in: a plain pack of each family that the house has nothing of. */
+    @PostMapping("/house/products/usual-box")
+    String layIn(RedirectAttributes after) {
+        int laid = products.layIn();
+        after.addFlashAttribute(
+                Rooms.CHANGE,
+                laid == 0
+                        ? "The house has something of every family already. Nothing was added."
+                        : laid + (laid == 1 ? " product is" : " products are")
+                                + " in the box, one pack each. Open one to write in what really stands there.");
+        return "redirect:/house";
+    }
+
     @GetMapping("/house/products.csv")
     ResponseEntity<byte[]> csv() {
         return Files.kept("kit.csv", "text/csv", products.csv());
@@ -195,49 +205,6 @@ class HouseController {
         }
         after.addFlashAttribute(Rooms.CHANGE, "The file is taken over.");
         return "redirect:/house";
-    }
-
-    /** A family of materials as it is said. */
-    record Family(Material material, String where, String sets, List<String> removedBy) {}
-
-    @GetMapping("/house/materials")
-    String materials(@RequestParam(defaultValue = "") String q, Model model) {
-        String wanted = q.strip().toLowerCase(Locale.ROOT);
-        Map<String, List<Family>> byKind = new LinkedHashMap<>();
-        trade.materials().all().stream()
-                .filter(m -> (m.name() + " " + m.kind() + " " + m.because())
-                        .toLowerCase(Locale.ROOT)
-                        .contains(wanted))
-                .forEach(m -> byKind.computeIfAbsent(m.kind(), k -> new ArrayList<>())
-                        .add(new Family(
-                                m,
-                                m.places().isEmpty()
-                                        ? "off the body only"
-                                        : String.join(
-                                                ", ",
-                                                m.places().stream()
-                                                        .map(p -> p.name().toLowerCase(Locale.ROOT))
-                                                        .toList()),
-                                sets(m.setting()),
-                                m.removedBy().stream()
-                                        .map(r -> trade.materials().family(r).name())
-                                        .toList())));
-        model.addAttribute("families", byKind);
-        model.addAttribute("q", q);
-        return "rooms/house/materials";
-    }
-
-    private static String sets(@Nullable Setting setting) {
-        if (setting == null) {
-            return "does not dry";
-        }
-        if (setting instanceof Film) {
-            return "dries as a thin film";
-        }
-        if (setting instanceof Bulk) {
-            return "dries right through, slowly";
-        }
-        return setting instanceof Melt ? "sets as it cools" : "cures by itself once mixed";
     }
 
     /** A kind of work that has several schools. */

@@ -4,6 +4,7 @@ import app.kemdro.core.layer.Stack;
 import app.kemdro.core.look.BareSkin;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry.Strength;
+import app.kemdro.core.method.FoundBy;
 import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Mending;
@@ -26,6 +27,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -47,6 +49,7 @@ class LookController {
     private final Rooms rooms;
     private final Runs runs;
     private final UsualSchools usual;
+    private final FoundBy foundBy;
     private final Trade trade;
     private final Json json;
 
@@ -57,8 +60,10 @@ class LookController {
             Rooms rooms,
             Runs runs,
             UsualSchools usual,
+            FoundBy foundBy,
             Trade trade,
             Json json) {
+        this.foundBy = foundBy;
         this.usual = usual;
         this.jobs = jobs;
         this.plans = plans;
@@ -92,6 +97,8 @@ class LookController {
         model.addAttribute("area", room.area());
         model.addAttribute("chosen", room.chosen());
         model.addAttribute("offers", room.offers());
+        model.addAttribute(
+                "foundBy", trade.techniques().stream().collect(Collectors.toMap(Technique::id, foundBy::of)));
         Optional<Cut> cut = room.cut();
         model.addAttribute("cut", cut.orElse(null));
         model.addAttribute("cutJson", cut.map(c -> json.text(c.layers())).orElse("[]"));

@@ -5,6 +5,7 @@ import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.jobfile.Again;
 import app.kemdro.web.records.plan.Plans;
+import app.kemdro.web.records.product.Products;
 import app.kemdro.web.records.run.OnTheJob;
 import app.kemdro.web.records.run.Runs;
 import app.kemdro.web.records.sample.ColdCasting;
@@ -41,8 +42,18 @@ class ShelfController {
     private final Clock clock;
     private final OnTheJob onTheJob;
     private final Again again;
+    private final Products products;
 
-    ShelfController(Shelf shelf, Jobs jobs, Plans plans, Runs runs, Clock clock, OnTheJob onTheJob, Again again) {
+    ShelfController(
+            Shelf shelf,
+            Jobs jobs,
+            Plans plans,
+            Runs runs,
+            Clock clock,
+            OnTheJob onTheJob,
+            Again again,
+            Products products) {
+        this.products = products;
         this.shelf = shelf;
         this.again = again;
         this.onTheJob = onTheJob;
@@ -86,6 +97,7 @@ class ShelfController {
         // all there is stands on one page: nothing has to be looked for
         model.addAttribute(
                 "whole", isToday && page.earlier().isEmpty() && page.later().isEmpty());
+        model.addAttribute("kitEmpty", isToday && page.jobs().isEmpty() && products.isEmpty());
         model.addAttribute("find", words);
         model.addAttribute(
                 "earlier", page.earlier().map(p -> link("before", p, words)).orElse(null));
@@ -115,12 +127,12 @@ class ShelfController {
                 .toString();
     }
 
-    /** Sets the bell-founder on the shelf, for tomorrow morning. */
+    /** Sets the bell-founder on the shelf, for tomorrow morning; with a walk, what to press first is said along the way. */
     @PostMapping("/jobs/sample")
-    String sample() {
+    String sample(@RequestParam(defaultValue = "false") boolean walk) {
         LocalDateTime call = LocalDateTime.now(clock).toLocalDate().plusDays(1).atTime(7, 45);
         return "redirect:/jobs/"
-                + plans.add(ColdCasting.founder("Orrin Vask", call)).id() + "/look";
+                + plans.add(ColdCasting.founder("Orrin Vask", call)).id() + "/look" + (walk ? "#walk" : "");
     }
 
     /** A copy of a job for the next day, with everything but what happened. */

@@ -8,6 +8,7 @@ import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
+import app.kemdro.web.AsLead;
 import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
 import app.kemdro.web.records.job.Job;
@@ -327,5 +328,17 @@ class LookRoomTest {
                     .contains("Nobody on the crew leads")
                     .contains("Set one artist to lead.");
         }
+    }
+
+    @Test
+    void aTechniqueIsFoundByWhatItMakes() throws Exception {
+        AsLead lead = new AsLead(mvc);
+        String found = lead.get("/jobs/2/look/find?q=barnacles");
+        assertThat(found)
+                .startsWith("[{\"name\":\"Texture patches glued in rounds\"")
+                .contains("\"zone\":");
+        assertThat(lead.get("/jobs/2/look/find?q=")).isEqualTo("[]");
+        // and beside the figure every offer carries the words that it is found by
+        assertThat(lead.get("/jobs/2/look?zones=chin")).containsPattern("data-words=\"[^\"]*barnacle");
     }
 }

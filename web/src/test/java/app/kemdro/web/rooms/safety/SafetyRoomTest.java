@@ -1,17 +1,26 @@
 package app.kemdro.web.rooms.safety;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
+import app.kemdro.core.datafile.DataNode;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
+import app.kemdro.core.safety.HealthRecord.Result;
 import app.kemdro.web.AsLead;
 import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
+import app.kemdro.web.records.plan.Plans;
+import java.time.Clock;
+import java.time.LocalDateTime;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeEach;
@@ -27,6 +36,14 @@ class SafetyRoomTest {
     @Autowired
     private MockMvcTester mvc;
 
+    @Autowired
+    private Plans plans;
+
+    @Autowired
+    private Clock clock;
+
+    private static int made;
+
     private AsLead lead;
     private Job job;
     private String at;
@@ -34,7 +51,7 @@ class SafetyRoomTest {
     @BeforeEach
     void aJobWithFormsAtNoseAndMouth() {
         lead = new AsLead(mvc);
-        job = DemoJobs.like("Sprue", "safe", jobs);
+        job = DemoJobs.like("Sprue", "safe " + ++made, jobs);
         jobs.change(
                 job.id(),
                 j -> j.setLook(new Look(List.of(
@@ -77,7 +94,8 @@ class SafetyRoomTest {
     void patchTestsAreWrittenDownAndTakenOut() throws Exception {
         assertThat(lead.get(at))
                 .contains("No patch test of water-borne acrylic adhesive")
-                .contains("/kit?without=acrylic-adhesive\">what instead");
+                .contains(
+                        "/kit?without=acrylic-adhesive\" aria-label=\"What instead of water-borne acrylic adhesive\">what instead");
         lead.post(at + "/tests", "family", "acrylic-adhesive", "put", "2026-01-05T18:00", "result", "CLEAR");
         assertThat(lead.get(at)).doesNotContain("No patch test of water-borne acrylic adhesive");
         assertThat(lead.post(at + "/tests", "family", "acrylic-adhesive", "put", "yesterday", "result", "CLEAR")
@@ -99,6 +117,42 @@ class SafetyRoomTest {
         assertThat(jobs.get(job.id()).performer().care().tests())
                 .singleElement()
                 .satisfies(t -> assertThat(t.family()).isEqualTo("adhesive-remover"));
+    }
+
+    /** Each material that this look brings near has its row, whatever else there is; one press puts a test on, another reads it. */
+    @Test
+    void testsStandInOneTableAndArePressed() throws Exception {
+        String page = lead.get(at);
+        // read afresh: what the steps of the plan lay and the strike floods with, of the kinds that the data says are
+        // tested
+        List<String> kinds =
+                DataNode.resource("/trade/safety.yaml").get("patch-test").words("kinds");
+        Set<String> near = plans.of(jobs.get(job.id())).plan().orElseThrow().steps().stream()
+                .flatMap(s -> s.material().stream())
+                .filter(m -> kinds.contains(m.kind()) && m.pricePer100g() > 0)
+                .map(m -> m.name())
+                .collect(Collectors.toSet());
+        assertThat(near).isNotEmpty();
+        String table = page.substring(page.indexOf("id=\"tests\""), page.indexOf("</table>"));
+        assertThat(near).allSatisfy(name -> assertThat(table).contains(">" + name + "</span>"));
+
+        assertThat(lead.post(at + "/tests", "family", "acrylic-adhesive", "result", "OPEN")
+                        .get("change"))
+                .isEqualTo("The patch test is written down.");
+        var put = jobs.get(job.id()).performer().care().tests().stream()
+                .filter(t -> t.family().equals("acrylic-adhesive"))
+                .filter(t -> t.result() == Result.OPEN)
+                .findFirst()
+                .orElseThrow()
+                .put();
+        assertThat(put).isCloseTo(LocalDateTime.now(clock), within(2, ChronoUnit.MINUTES));
+        assertThat(lead.get(at)).contains("reacted: water-borne acrylic adhesive");
+        lead.post(at + "/tests", "family", "acrylic-adhesive", "put", put.toString(), "result", "REACTED");
+        assertThat(jobs.get(job.id()).performer().care().tests())
+                .filteredOn(t -> t.put().equals(put))
+                .singleElement()
+                .satisfies(t -> assertThat(t.result()).isEqualTo(Result.REACTED));
+        assertThat(lead.get(at)).contains("Skin reacted to the patch test of water-borne acrylic adhesive");
     }
 
     @Test

@@ -1,4 +1,4 @@
-package app.kemdro.web.records.run;
+package app.kemdro.web.parts.picture;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -84,5 +84,21 @@ class PictureFileTest {
             }
         }
         assertThat(refused).isBetween(500, 2900);
+    }
+
+    /** White on its left half, black on its right one: drawn by the test itself. */
+    @Test
+    void aFrameKeepsWhatLiesInsideItAndAPlaceHasItsColour() throws IOException {
+        byte[] kept = PictureFile.kept(TestPictures.png(400, 200));
+        byte[] right = PictureFile.cropped(kept, new Frame(0.75, 0.5, 0.25, 0.25));
+        BufferedImage image = ImageIO.read(new ByteArrayInputStream(right));
+        assertThat(image.getWidth()).isEqualTo(100);
+        assertThat(image.getHeight()).isEqualTo(50);
+        assertThat(image.getRGB(50, 25) & 0xff).isLessThan(20);
+
+        assertThat(PictureFile.colourAt(kept, 0.25, 0.5).hex()).isEqualTo("#ffffff");
+        assertThat(PictureFile.colourAt(kept, 1, 1).hex()).isEqualTo("#000000");
+        // half white, half black: the middle of both as eyes see them, L 50, which is #777777
+        assertThat(PictureFile.colourAt(kept, 0.4987, 0.5).lab().l()).isBetween(40.0, 60.0);
     }
 }
