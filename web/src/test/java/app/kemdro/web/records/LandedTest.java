@@ -33,7 +33,8 @@ class LandedTest {
             Map.entry("V13__orders_found.sql", "b7a78ff44645617acd4f7c8348369f506eaab5b185e7fb378f7c02aee7ec41ee"),
             Map.entry(
                     "V14__reference_pictures.sql", "56c9cdb2be9e39560e292a342826fd14aa60baceb5c0764d154eadbf8e1330d0"),
-            Map.entry("V15__the_usual_house.sql", "d9ca2ae5d440ab96238e8668a22a2e835d62a4376e0d990a3767becfea4b9288"));
+            Map.entry("V15__the_usual_house.sql", "d9ca2ae5d440ab96238e8668a22a2e835d62a4376e0d990a3767becfea4b9288"),
+            Map.entry("V16__own_starts.sql", "75e1d10d8738b0d815802e62a8ec7a0b3e6c5046a9b607a468d29dc1ba1cd961"));
 
     @Test
     void noMigrationThatHasLandedIsEdited() throws Exception {

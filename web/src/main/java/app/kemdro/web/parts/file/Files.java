@@ -20,6 +20,14 @@ public final class Files {
                 .body(text.getBytes(StandardCharsets.UTF_8));
     }
 
+    /** Bytes that are kept as a file. */
+    public static ResponseEntity<byte[]> kept(String name, String type, byte[] bytes) {
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType(type))
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "\"")
+                .body(bytes);
+    }
+
     /** A sheet that is shown. */
     public static ResponseEntity<byte[]> sheet(String name, byte[] pdf) {
         return ResponseEntity.ok()

@@ -15,11 +15,14 @@ import app.kemdro.web.records.account.Account;
 import app.kemdro.web.records.account.Accounts;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
+import app.kemdro.web.records.jobfile.JobReader;
+import app.kemdro.web.records.jobfile.JobTaking;
 import app.kemdro.web.records.performer.Performer;
 import app.kemdro.web.records.performer.Performers;
 import app.kemdro.web.records.plan.Plans;
 import app.kemdro.web.records.run.Runs;
 import app.kemdro.web.records.school.UsualSchools;
+import app.kemdro.web.records.start.Starts;
 import app.kemdro.web.records.usual.UsualHouses;
 import app.kemdro.web.rooms.Rooms;
 import jakarta.validation.Validator;
@@ -59,6 +62,8 @@ class BriefController {
     private final Accounts accounts;
     private final UsualSchools usual;
     private final UsualHouses houses;
+    private final Starts starts;
+    private final JobTaking taking;
     private final Typed typed;
     private final Validator validator;
 
@@ -76,7 +81,11 @@ class BriefController {
             Typed typed,
             Validator validator,
             UsualSchools usual,
-            UsualHouses houses) {
+            UsualHouses houses,
+            Starts starts,
+            JobTaking taking) {
+        this.starts = starts;
+        this.taking = taking;
         this.houses = houses;
         this.usual = usual;
         this.typed = typed;
@@ -94,9 +103,12 @@ class BriefController {
     }
 
     @GetMapping("/jobs/new")
-    String blank(Model model, Principal who) {
+    String blank(@RequestParam(defaultValue = "0") long start, Model model, Principal who) {
         String lead = accounts.called().fullName(who.getName());
-        return show(model, BriefForm.blank(LocalDate.now(clock), trade.body().named("dressed"), lead, houses.now()));
+        BriefForm form = FreshBrief.of(LocalDate.now(clock), trade.body().named("dressed"), lead, houses.now());
+        return show(
+                model,
+                start > 0 ? FreshBrief.with(form, start, starts.open(start).job()) : form);
     }
 
     @PostMapping("/jobs/new")
@@ -111,8 +123,19 @@ class BriefController {
                 form.getIdea().strip(),
                 brief.get().allowing(brief.get().allowed().withSchools(usual.ways(who.getName()))));
         fresh.atSensor(form.isAtSensor());
-        Job job = jobs.add(fresh);
-        return "redirect:/jobs/" + job.id() + "/look";
+        return "redirect:/jobs/" + add(fresh, form.getStart()) + "/look";
+    }
+
+    /** Sets a job on the shelf; one that begins with a kept look has that, its mixes and its pictures. */
+    private long add(Job fresh, String start) {
+        if (!start.matches("\\d{1,12}")) {
+            return jobs.add(fresh).id();
+        }
+        JobReader.Taken look = starts.open(Long.parseLong(start));
+        fresh.setLook(look.job().look());
+        long id = plans.add(fresh).id();
+        taking.besides(id, look);
+        return id;
     }
 
     @GetMapping("/jobs/{id}/brief")

@@ -4,17 +4,13 @@ import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Brows;
 import app.kemdro.core.look.Brief.Hair;
 import app.kemdro.core.look.Brief.Seen;
-import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.web.records.job.Job;
-import app.kemdro.web.records.usual.UsualHouse;
 import jakarta.validation.Valid;
 import jakarta.validation.Validator;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 
 /** The brief as typed: everything is text until it is read, so that what was typed stays when it cannot be meant. */
 public class BriefForm {
@@ -22,6 +18,7 @@ public class BriefForm {
     private static final String NAMES = "Names take up to 80 letters.";
 
     private boolean atSensor;
+    private String start = "";
 
     @NotBlank(message = "Say who the character is.")
     @Size(max = 80, message = NAMES)
@@ -63,35 +60,6 @@ public class BriefForm {
     private String mealMinutes = "30";
     private List<@Valid HandsForm> crew = new ArrayList<>();
 
-    /** A new brief for tomorrow morning, in a costume that covers these zones, with what the house usually has; without that by the hands of whoever writes it. */
-    static BriefForm blank(LocalDate today, List<String> covers, String lead, Optional<UsualHouse> usual) {
-        BriefForm form = new BriefForm();
-        form.callDay = today.plusDays(1).toString();
-        form.callHour = "08:00";
-        form.covers = new ArrayList<>(covers);
-        usual.ifPresent(form::take);
-        form.fillCrew();
-        if (form.crew.stream().allMatch(h -> h.getName().isBlank())) {
-            form.crew.get(0).setSkill(Skill.LEAD);
-            form.crew.get(0).setName(lead);
-        }
-        return form;
-    }
-
-    private void take(UsualHouse usual) {
-        callHour = usual.call().toString();
-        temperature = number(usual.room().temperatureC());
-        humidity = number(usual.room().humidityPercent());
-        dryers = Integer.toString(usual.room().dryers());
-        atSensor = usual.atSensor();
-        costumeMinutes = Integer.toString(usual.costumeMinutes());
-        benchDays = Integer.toString(usual.benchDays());
-        breakEvery = Integer.toString(usual.breaks().every());
-        breakMinutes = Integer.toString(usual.breaks().minutes());
-        mealMinutes = Integer.toString(usual.breaks().meal());
-        crew = new ArrayList<>(usual.hands().stream().map(HandsForm::of).toList());
-    }
-
     static BriefForm of(Job job) {
         Brief brief = job.brief();
         BriefForm form = new BriefForm();
@@ -127,7 +95,7 @@ public class BriefForm {
         return form;
     }
 
-    private static String number(double value) {
+    static String number(double value) {
         if (value == 0) {
             return "";
         }
@@ -151,6 +119,15 @@ public class BriefForm {
 
     BriefReading read(Validator validator) {
         return new BriefReading(this, validator);
+    }
+
+    /** The kept look it begins with, or empty. */
+    public String getStart() {
+        return start;
+    }
+
+    public void setStart(String start) {
+        this.start = start;
     }
 
     public String getTitle() {

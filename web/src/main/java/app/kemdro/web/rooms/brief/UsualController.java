@@ -49,7 +49,7 @@ class UsualController {
     @GetMapping("/house/usual")
     String usual(Model model, Principal who) {
         String lead = accounts.called().fullName(who.getName());
-        return show(model, BriefForm.blank(LocalDate.now(clock), List.of(), lead, houses.now()), Map.of(), List.of());
+        return show(model, FreshBrief.of(LocalDate.now(clock), List.of(), lead, houses.now()), Map.of(), List.of());
     }
 
     @PostMapping("/house/usual")
