@@ -1,5 +1,6 @@
 // Pictures of the character, beside the figure and from the same side; and how it is now, with a divider between them.
 import { html } from './html.js';
+import { grow } from './page.js';
 import { el } from './svg.js';
 
 const WAYS = {
@@ -53,7 +54,7 @@ class Beside {
     this.data = await answer.json();
     this.best();
     // it begins where the room does, under the clock
-    const top = Math.max(0, document.querySelector('#room').getBoundingClientRect().top);
+    const top = Math.max(0, document.querySelector('#room').getBoundingClientRect().top / grow());
     this.place.style.setProperty('--room-top', `${top}px`);
     this.place.hidden = false;
     this.draw();
@@ -79,8 +80,9 @@ class Beside {
   /** The figure was turned: what is seen from there takes over, where there is something. */
   turned(view) {
     this.view = view;
-    if (!this.open || this.at?.view === view || !this.data.pictures.some((p) => p.view === view)) return;
+    if (!this.open || this.at?.view === view) return;
     this.best();
+    this.at = this.ranked.find((p) => p.view === view) ?? this.at;
     this.draw();
   }
 

@@ -58,7 +58,8 @@ class PicturesIT extends OnePage {
         picture().click(new Locator.ClickOptions().setPosition(box.width / 2 + 2, 2));
         assertThat(page.locator("[data-hint]")).containsText("opposite corner");
         picture().click(new Locator.ClickOptions().setPosition(box.width - 2, box.height - 2));
-        assertThat(page.locator("text=Show all of it")).isVisible();
+        assertThat(page.locator("button", new Page.LocatorOptions().setHasText("Show all of it")))
+                .isVisible();
         assertThat(references.get(job.id(), kept.id()).shownWidth()).isBetween(185, 200);
         accessible("pictures");
 

@@ -79,6 +79,9 @@ class Chair {
     this.line.listen();
     setInterval(() => this.tick(), 500);
     setInterval(() => this.line.refresh(), REFRESH);
+    window.addEventListener('resize', () => {
+      this.drawnAt = -9;
+    });
     this.awake();
     if (this.line.kept.count) this.line.deliver();
   }

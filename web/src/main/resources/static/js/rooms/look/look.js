@@ -92,8 +92,30 @@ async function fillInsteads(root) {
   for (const place of places) place.textContent = changes[place.dataset.instead] ?? '';
 }
 
+const AT_ONCE = 8;
+
+/** Says what each offer would cost, a few at a time, where a group of them is open. */
+async function fillAdditions(group) {
+  const zones = new URL(location.href).searchParams.get('zones') ?? '';
+  for (;;) {
+    const places = [...group.querySelectorAll('[data-addition]')].filter((p) => !p.dataset.asked && !p.closest('[hidden]')).slice(0, AT_ONCE);
+    if (!places.length || !group.open || !group.isConnected) return;
+    for (const place of places) place.dataset.asked = '1';
+    const asked = places.map((p) => p.dataset.addition).join(',');
+    const answer = await fetch(`${location.pathname}/additions?zones=${encodeURIComponent(zones)}&techniques=${encodeURIComponent(asked)}`).catch(() => null);
+    if (!answer?.ok) return;
+    const changes = await answer.json();
+    for (const place of places) place.textContent = changes[place.dataset.addition] ?? '';
+  }
+}
+
 export function mountLook(root) {
-  fillInsteads(root);
+  fillInsteads(root).then(() => {
+    for (const group of root.querySelectorAll('.offers-of')) {
+      if (group.open) fillAdditions(group);
+      group.addEventListener('toggle', () => fillAdditions(group));
+    }
+  });
   mountFind(root);
   root.querySelectorAll('[data-cut]').forEach(drawCut);
   root.querySelectorAll('[data-figure][data-purpose="press"]').forEach((place) => {

@@ -1,6 +1,7 @@
 // The order: time across, the body down the side. A row is a thread drawn out of the profile, a cut through time: ingots
 // stand on it, films sink into it, and what they leave stays as a stratum to the right edge.
 
+import { grow } from '../../parts/page.js';
 import { scale } from '../../parts/ribbon.js';
 import { dataIn, el, widthOf } from '../../parts/svg.js';
 import { drawStartBy } from './startby.js';
@@ -8,6 +9,7 @@ import { wedge } from './wedge.js';
 
 const MOST_STITCHES = 26;
 const STRATUM = 2.6;
+const CHOSEN = 'chosen ';
 
 class Order {
   constructor(place) {
@@ -21,7 +23,7 @@ class Order {
     const width = this.place.clientWidth || 1280;
     this.s = scale(this.ribbon, width);
     const rows = this.model.rows;
-    const pitch = Math.max(33, Math.min(41, (window.innerHeight - 410) / rows.length));
+    const pitch = Math.max(33, Math.min(41, (window.innerHeight / grow() - 410) / rows.length));
     this.ground = new Map(rows.map((row, k) => [row, 30 + (k + 1) * pitch - 4]));
     const height = 30 + rows.length * pitch + 12;
     const svg = el('svg', {
@@ -51,7 +53,9 @@ class Order {
     this.place.querySelector('.order-art').replaceChildren(svg);
     this.profile();
     const first = this.model.steps.find((x) => x.critical && x.rows.length) ?? this.model.steps[0];
-    this.select(this.chosen ?? first.id, false);
+    // what was chosen before a wish stays chosen after it
+    const kept = sessionStorage.getItem(CHOSEN + location.pathname);
+    this.select(this.chosen ?? (this.model.steps.some((x) => x.id === kept) ? kept : first.id), false);
   }
 
   row(row, right, width) {
@@ -226,6 +230,7 @@ class Order {
 
   select(id, draw) {
     this.chosen = id;
+    sessionStorage.setItem(CHOSEN + location.pathname, id);
     this.svg.querySelectorAll('.sel').forEach((n) => n.classList.remove('sel'));
     this.svg.querySelector(`[data-step="${CSS.escape(id)}"]`)?.classList.add('sel');
     const step = this.model.steps.find((x) => x.id === id);

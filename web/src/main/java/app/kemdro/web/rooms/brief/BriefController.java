@@ -216,6 +216,7 @@ class BriefController {
     private String show(Model model, BriefForm form) {
         form.fillCrew();
         model.addAttribute("form", form);
+        model.addAttribute("hasStarts", !model.containsAttribute("job") && !starts.isEmpty());
         model.addAttribute("skills", Skill.values());
         model.addAttribute("browKinds", Brief.Brows.values());
         model.addAttribute("hairKinds", Brief.Hair.values());

@@ -3,6 +3,12 @@ package app.kemdro.web.rooms.look;
 import app.kemdro.core.method.FoundBy;
 import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Trade;
+import app.kemdro.web.records.job.Job;
+import app.kemdro.web.records.job.Jobs;
+import app.kemdro.web.records.plan.Plans;
+import app.kemdro.web.records.plan.Removals;
+import app.kemdro.web.records.school.UsualSchools;
+import java.security.Principal;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -13,18 +19,53 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 
-/** Techniques by what people call what they make, before any zone is pressed: where can barnacles go? */
+/** What is asked while somebody looks: techniques by what people call what they make, and what each would change. */
 @Controller
 class FindController {
     private static final int MOST = 8;
     private static final int MOST_ZONES = 6;
 
+    private static final int MOST_OFFERS = 12;
+
     private final FoundBy foundBy;
     private final Trade trade;
+    private final Jobs jobs;
+    private final Plans plans;
+    private final Removals removals;
+    private final UsualSchools usual;
 
-    FindController(FoundBy foundBy, Trade trade) {
+    FindController(FoundBy foundBy, Trade trade, Jobs jobs, Plans plans, Removals removals, UsualSchools usual) {
         this.foundBy = foundBy;
         this.trade = trade;
+        this.jobs = jobs;
+        this.plans = plans;
+        this.removals = removals;
+        this.usual = usual;
+    }
+
+    /** What other schools would change; asked for once the room is shown. */
+    @GetMapping("/jobs/{id}/look/insteads")
+    @ResponseBody
+    Map<String, String> insteads(@PathVariable long id, @RequestParam List<String> zones, Principal who) {
+        return room(id, zones, who).insteads();
+    }
+
+    /** What adding these would change; asked for where offers are open. */
+    @GetMapping("/jobs/{id}/look/additions")
+    @ResponseBody
+    Map<String, String> additions(
+            @PathVariable long id,
+            @RequestParam List<String> zones,
+            @RequestParam List<String> techniques,
+            Principal who) {
+        return room(id, zones, who)
+                .additions(techniques.stream().limit(MOST_OFFERS).toList());
+    }
+
+    private LookRoom room(long id, List<String> zones, Principal who) {
+        Job job = jobs.get(id);
+        List<String> known = zones.stream().filter(trade.body()::has).toList();
+        return new LookRoom(trade, plans, removals, job, plans.of(job).plan(), known, usual.of(who.getName()));
     }
 
     /** A zone to press. */

@@ -23,7 +23,6 @@ import app.kemdro.web.records.school.UsualSchools;
 import app.kemdro.web.rooms.Rooms;
 import java.security.Principal;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
@@ -37,7 +36,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The look: press zones, say what happens there. */
@@ -117,15 +115,6 @@ class LookController {
         model.addAttribute("figure", json.text(figure(job, plan, show, Set.copyOf(known), bare)));
         model.addAttribute("allZones", trade.body().zones());
         return "rooms/look/look";
-    }
-
-    /** What other schools would change; asked for once the room is shown. */
-    @GetMapping("/jobs/{id}/look/insteads")
-    @ResponseBody
-    Map<String, String> insteads(@PathVariable long id, @RequestParam List<String> zones, Principal who) {
-        Job job = jobs.get(id);
-        return new LookRoom(trade, plans, removals, job, plans.of(job).plan(), zones, usual.of(who.getName()))
-                .insteads();
     }
 
     private String mirrored(List<String> zones) {

@@ -15,7 +15,6 @@ import app.kemdro.core.plan.BenchWork;
 import app.kemdro.core.plan.Costs;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
-import app.kemdro.core.plan.Planning;
 import app.kemdro.core.plan.Proposals;
 import app.kemdro.core.plan.Proposals.Proposal;
 import app.kemdro.core.plan.Proposals.Weighed;
@@ -277,54 +276,35 @@ final class LookRoom {
                 .toList();
     }
 
-    /**
-     * What each other school on the pressed zones would change, in minutes and money, by entry and technique joined with a
-     * space. Rough plans are compared with rough plans; the room is shown before they are made.
-     */
+    /** What other schools of what lies here would change. */
     Map<String, String> insteads() {
         Map<String, String> changes = new LinkedHashMap<>();
-        Optional<Plan> now = rough(job.look());
-        int off = now.map(this::removal).orElse(0);
+        Consequences would = would();
         for (Chosen chosen : chosen()) {
             LookEntry entry = job.look().entry(chosen.entryId()).orElseThrow();
             schoolsFor(entry, trade.technique(entry.techniqueId())).stream()
                     .filter(w -> !w.barred())
-                    .forEach(w ->
-                            changes.put(entry.id() + " " + w.technique().id(), change(entry, w.technique(), now, off)));
+                    .forEach(w -> changes.put(
+                            entry.id() + " " + w.technique().id(),
+                            would.change(LookChange.school(job.look(), entry.id(), w.technique()))));
         }
         return changes;
     }
 
-    private String change(LookEntry entry, Technique school, Optional<Plan> now, int offNow) {
-        Optional<Plan> then = rough(LookChange.school(job.look(), entry.id(), school));
-        if (then.isEmpty()) {
-            return "will not do";
-        }
-        return now.map(p -> {
-                    String minutes = Words.change(Math.round(
-                            (then.get().schedule().ready() - p.schedule().ready()) / 60.0));
-                    long money = Math.round(spent(then.get()) - spent(p));
-                    long off = Math.round((removal(then.get()) - offNow) / 60.0);
-                    return minutes
-                            + (money == 0 ? "" : ", " + (money > 0 ? "+" : "−") + "€ " + Math.abs(money))
-                            + (off == 0 ? "" : ", off " + (off > 0 ? "+" : "−") + Math.abs(off) + " min");
-                })
-                .orElse("");
+    /** What adding these techniques here would change, by their ids. */
+    Map<String, String> additions(List<String> techniques) {
+        Map<String, String> changes = new LinkedHashMap<>();
+        Consequences would = would();
+        techniques.stream()
+                .filter(trade::has)
+                .map(trade::technique)
+                .filter(t -> zones.stream().anyMatch(t.zones()::contains))
+                .forEach(t -> changes.put(t.id(), would.change(LookChange.add(job.look(), t, zones, trade))));
+        return changes;
     }
 
-    /** Seconds until all of it is off again. */
-    private int removal(Plan p) {
-        return removals.of(p).seconds();
-    }
-
-    private double spent(Plan p) {
-        return Costs.euros(p.steps(), job.brief().performer(), trade);
-    }
-
-    private Optional<Plan> rough(Look look) {
-        return plans.rough(look, job.brief()) instanceof Planning.Done done
-                ? Optional.of(done.plan())
-                : Optional.empty();
+    private Consequences would() {
+        return new Consequences(trade, plans, removals, job);
     }
 
     /** Techniques that can be added, by what they do. */
@@ -387,7 +367,7 @@ final class LookRoom {
         double grams = job.look().entries().stream()
                 .mapToDouble(e -> Costs.carried(e, job.brief().performer(), trade))
                 .sum();
-        return euros(spent(plan.get())) + " a day in coats and things"
+        return euros(Costs.euros(plan.get().steps(), job.brief().performer(), trade)) + " a day in coats and things"
                 + (grams >= 1 ? "; " + Math.round(grams) + " g to carry." : ".");
     }
 

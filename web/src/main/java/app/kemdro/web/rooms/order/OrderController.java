@@ -92,6 +92,7 @@ class OrderController {
             model.addAttribute("chancesJson", json.text(chances(p, confidence)));
             model.addAttribute("startBy", Words.hour(Words.startBySure(p, confidence)));
             model.addAttribute("fromBest", fromBest(p.schedule()));
+            model.addAttribute("late", p.ready().isAfter(p.brief().call()));
             model.addAttribute("best", p.schedule().ready() <= p.schedule().leastReady());
             model.addAttribute("crew", p.brief().crew());
             model.addAttribute("certainties", certainties(p, confidence));

@@ -51,7 +51,7 @@ class StartsController {
         try {
             starts.keep(jobs.get(id), name);
             after.addFlashAttribute(
-                    Rooms.CHANGE, "“" + name.strip() + "” is kept: on the shelf, “From your own” begins with it.");
+                    Rooms.CHANGE, "“" + name.strip() + "” is kept: a blank head (N on the shelf) can begin with it.");
         } catch (NotPossible refusal) {
             after.addFlashAttribute(Rooms.CHANGE, refusal.getMessage());
         }

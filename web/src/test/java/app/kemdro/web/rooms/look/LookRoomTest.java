@@ -341,4 +341,21 @@ class LookRoomTest {
         // and beside the figure every offer carries the words that it is found by
         assertThat(lead.get("/jobs/2/look?zones=chin")).containsPattern("data-words=\"[^\"]*barnacle");
     }
+
+    /** What an offer is said to cost is about what it costs once it is pressed. */
+    @Test
+    void anOfferSaysItsMinutesBeforeThePress() throws Exception {
+        Job job = DemoJobs.ofInesOnly("Offered", jobs);
+        AsLead lead = new AsLead(mvc);
+        String said =
+                lead.get("/jobs/" + job.id() + "/look/additions?zones=chin&techniques=wax-build,no-such,nails-tabs");
+        var minutes = java.util.regex.Pattern.compile("\\{\"wax-build\":\"\\+(\\d+) min")
+                .matcher(said);
+        assertThat(minutes.find()).as(said).isTrue();
+        var before = plans.of(job).plan().orElseThrow();
+        press(job, "add", "technique", "wax-build", "zones", "chin");
+        var after = plans.of(jobs.get(job.id())).plan().orElseThrow();
+        long cost = (after.schedule().ready() - before.schedule().ready()) / 60;
+        assertThat(cost).isBetween(Long.parseLong(minutes.group(1)) - 8, Long.parseLong(minutes.group(1)) + 8);
+    }
 }

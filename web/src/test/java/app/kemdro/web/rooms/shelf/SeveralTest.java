@@ -126,7 +126,7 @@ class SeveralTest {
                 .asString()
                 .contains("Nothing was kept");
         lead.post("/jobs/" + founder.id() + "/starts", "name", "Bronze crust");
-        assertThat(lead.get("/shelf")).contains("From your own");
+        assertThat(lead.get("/jobs/new")).contains("Begin with a look of your own");
         Starts.Start kept = starts.all().stream()
                 .filter(s -> s.name().equals("Bronze crust"))
                 .findFirst()
