@@ -107,7 +107,11 @@ class LookController {
             model.addAttribute("benchTotal", room.benchTotal());
             model.addAttribute("whole", room.whole());
         }
-        model.addAttribute("undo", plans.canTakeBack(job));
+        model.addAttribute(
+                "undo",
+                plans.lookBefore(job)
+                        .map(before -> TakeBack.says(job.look(), before, trade))
+                        .orElse(null));
         model.addAttribute("bare", bare);
         model.addAttribute("bareSays", trade.body().say(bare.zones()));
         model.addAttribute("bareJoined", String.join(",", bare.zones()));

@@ -179,7 +179,9 @@ class LookRoomTest {
                 .indexOf(false);
         press(job, "mend", "zones", "jaw-left", "layer", "" + layer, "mend", "Powder between, both jaws");
         assertThat(jobs.get(job.id()).look().entries()).hasSize(before.entries().size() + 1);
-        assertThat(body(job, "?zones=jaw-left")).doesNotContain("will fail").contains("Take the last change back");
+        assertThat(body(job, "?zones=jaw-left"))
+                .doesNotContain("will fail")
+                .contains("Take back “Powder between”, both jaws");
         press(job, "back", "zones", "jaw-left");
         assertThat(jobs.get(job.id()).look()).isEqualTo(before);
     }
