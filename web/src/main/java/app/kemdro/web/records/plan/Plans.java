@@ -313,7 +313,7 @@ public class Plans {
 
     /** The look before its last change. */
     public Optional<Look> lookBefore(Job job) {
-        return canTakeBack(job) ? Optional.of(snapshots.look(job.kept().look())) : Optional.empty();
+        return snapshots.lookIfRead(job.kept().look());
     }
 
     /** What would make layers hold. */

@@ -3,7 +3,9 @@ package app.kemdro.web.records.plan;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.schedule.Schedule;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
+import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -33,6 +35,15 @@ public class Snapshots {
 
     public Look look(String text) {
         return read(text, Look.class);
+    }
+
+    /** A look that is only offered; empty where there is none, or what is kept cannot be read any more. */
+    public Optional<Look> lookIfRead(String text) {
+        try {
+            return text.isEmpty() ? Optional.empty() : Optional.of(look(text));
+        } catch (JacksonException e) {
+            return Optional.empty();
+        }
     }
 
     public Brief brief(String text) {

@@ -3,6 +3,10 @@ package app.kemdro.web.records.product;
 import app.kemdro.core.kit.UsualBox;
 import app.kemdro.core.material.Material;
 import app.kemdro.core.method.Trade;
+import app.kemdro.web.parts.typed.TypedDay;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -17,9 +21,13 @@ import org.springframework.util.StringUtils;
 @Service
 public class Products {
     private final ProductRepository repository;
-    private final Trade trade;
+    private static final List<String> DAYS = List.of("opened", "expires");
 
-    Products(ProductRepository repository, Trade trade) {
+    private final Trade trade;
+    private final Clock clock;
+
+    Products(ProductRepository repository, Trade trade, Clock clock) {
+        this.clock = clock;
         this.repository = repository;
         this.trade = trade;
     }
@@ -65,7 +73,13 @@ public class Products {
      */
     @Transactional
     public Map<String, String> keep(String code, Map<String, String> typed) {
-        ProductReading.Read read = ProductReading.read(typed, trade.materials());
+        Map<String, String> plain = new LinkedHashMap<>(typed);
+        LocalDate today = LocalDate.now(clock);
+        DAYS.forEach(d -> plain.computeIfPresent(
+                d,
+                (column, day) ->
+                        TypedDay.read(day, today).map(LocalDate::toString).orElse(day)));
+        ProductReading.Read read = ProductReading.read(plain, trade.materials());
         if (read.values().isEmpty()) {
             return read.wrong();
         }
@@ -153,7 +167,9 @@ public class Products {
 
     /** A product as it is typed in a form. */
     public static Map<String, String> typed(Product product) {
-        return ProductReading.written(product.values());
+        Map<String, String> typed = new LinkedHashMap<>(ProductReading.written(product.values()));
+        DAYS.forEach(d -> typed.computeIfPresent(d, (column, day) -> TypedDay.shown(day)));
+        return typed;
     }
 
     /** All products as a CSV file. */

@@ -204,7 +204,7 @@ class BriefController {
 
     /** The brief, if it can be meant; otherwise the model says what is wrong. */
     private Optional<Brief> read(BriefForm form, Model model) {
-        BriefReading reading = form.read(validator);
+        BriefReading reading = form.read(validator, LocalDate.now(clock));
         Optional<Brief> brief = reading.brief();
         model.addAttribute("wrong", reading.wrong());
         List<Problem> problems = brief.map(BriefCheck::problems).orElse(List.of());

@@ -4,11 +4,13 @@ import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Brows;
 import app.kemdro.core.look.Brief.Hair;
 import app.kemdro.core.look.Brief.Seen;
+import app.kemdro.web.parts.typed.TypedDay;
 import app.kemdro.web.records.job.Job;
 import jakarta.validation.Valid;
 import jakarta.validation.Validator;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -70,7 +72,7 @@ public class BriefForm {
         form.height = number(brief.performer().heightCm());
         form.weight = number(brief.performer().weightKg());
         form.head = number(brief.performer().headCm());
-        form.callDay = brief.call().toLocalDate().toString();
+        form.callDay = TypedDay.shown(brief.call().toLocalDate());
         form.callHour = brief.call().toLocalTime().toString();
         form.chairIn = brief.chairIn().map(t -> t.toLocalTime().toString()).orElse("");
         form.temperature = number(brief.room().temperatureC());
@@ -117,8 +119,8 @@ public class BriefForm {
         this.atSensor = atSensor;
     }
 
-    BriefReading read(Validator validator) {
-        return new BriefReading(this, validator);
+    BriefReading read(Validator validator, LocalDate today) {
+        return new BriefReading(this, validator, today);
     }
 
     /** The kept look it begins with, or empty. */

@@ -7,6 +7,7 @@ import app.kemdro.core.look.Brief.Performer;
 import app.kemdro.core.look.Brief.Purpose;
 import app.kemdro.core.look.Brief.Room;
 import app.kemdro.core.plan.BriefCheck;
+import app.kemdro.web.parts.typed.TypedDay;
 import app.kemdro.web.parts.typed.TypedHour;
 import jakarta.validation.Validator;
 import java.time.LocalDate;
@@ -37,10 +38,12 @@ final class BriefReading {
             Map.entry("mealMinutes", "30"));
 
     private final BriefForm form;
+    private final LocalDate today;
     private final Map<String, String> wrong = new TreeMap<>();
 
-    BriefReading(BriefForm form, Validator validator) {
+    BriefReading(BriefForm form, Validator validator, LocalDate today) {
         this.form = form;
+        this.today = today;
         // a row of the table of hands is complained of as the table
         validator
                 .validate(form)
@@ -119,13 +122,13 @@ final class BriefReading {
 
     private LocalDateTime call() {
         try {
-            LocalDate day = LocalDate.parse(form.getCallDay().strip());
+            LocalDate day = TypedDay.meant(form.getCallDay(), today);
             if (!BriefCheck.isDay(day)) {
                 throw new DateTimeParseException("No such year", form.getCallDay(), 0);
             }
             return day.atTime(TypedHour.meant(form.getCallHour()));
         } catch (DateTimeParseException e) {
-            wrong.put("call", "Set the call as a day and an hour, such as 2026-12-03 and 07:45.");
+            wrong.put("call", "Set the call as a day and an hour, such as 3 Dec and 07:45.");
             return LocalDateTime.of(2000, 1, 1, 0, 0);
         }
     }

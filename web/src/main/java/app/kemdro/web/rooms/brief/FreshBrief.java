@@ -1,6 +1,7 @@
 package app.kemdro.web.rooms.brief;
 
 import app.kemdro.core.look.Brief.Skill;
+import app.kemdro.web.parts.typed.TypedDay;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.usual.UsualHouse;
 import java.time.LocalDate;
@@ -15,7 +16,7 @@ final class FreshBrief {
     /** For tomorrow morning, in a costume that covers these zones, with what the house usually has; without that by the hands of whoever writes it. */
     static BriefForm of(LocalDate today, List<String> covers, String lead, Optional<UsualHouse> usual) {
         BriefForm form = new BriefForm();
-        form.setCallDay(today.plusDays(1).toString());
+        form.setCallDay(TypedDay.shown(today.plusDays(1)));
         form.setCallHour("08:00");
         form.setCovers(new ArrayList<>(covers));
         usual.ifPresent(u -> usually(form, u));

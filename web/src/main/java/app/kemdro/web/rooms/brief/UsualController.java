@@ -58,7 +58,7 @@ class UsualController {
         form.setTitle("usual");
         form.setPerformer("somebody");
         form.setCallDay(LocalDate.now(clock).plusDays(1).toString());
-        BriefReading reading = form.read(validator);
+        BriefReading reading = form.read(validator, LocalDate.now(clock));
         Optional<Brief> brief = reading.brief();
         List<Problem> refusals = brief.map(BriefCheck::problems).orElse(List.of());
         if (brief.isEmpty() || !refusals.isEmpty()) {

@@ -11,6 +11,7 @@ import app.kemdro.core.safety.Safety;
 import app.kemdro.web.parts.file.Files;
 import app.kemdro.web.parts.print.Sheets;
 import app.kemdro.web.parts.typed.Typed;
+import app.kemdro.web.parts.typed.TypedDay;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
@@ -20,6 +21,7 @@ import app.kemdro.web.records.safety.Gate;
 import app.kemdro.web.rooms.Rooms;
 import java.security.Principal;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeParseException;
 import java.time.temporal.ChronoUnit;
@@ -295,7 +297,8 @@ class SafetyController {
         try {
             LocalDateTime then = put.isBlank()
                     ? LocalDateTime.now(clock).truncatedTo(ChronoUnit.MINUTES)
-                    : LocalDateTime.parse(put.strip());
+                    : TypedDay.moment(put, LocalDate.now(clock))
+                            .orElseThrow(() -> new DateTimeParseException("No such moment", put, 0));
             PatchTest test = new PatchTest(family, then, result);
             change(id, tests -> {
                 tests.removeIf(t -> t.family().equals(family) && t.put().equals(test.put()));
@@ -303,7 +306,7 @@ class SafetyController {
             });
             return say(id, "The patch test is written down.", after);
         } catch (DateTimeParseException e) {
-            return say(id, "'" + put + "' is no day and hour; write 2026-11-25T18:00. Nothing was changed.", after);
+            return say(id, "'" + put + "' is no day and hour; write 25 Nov 18:00. Nothing was changed.", after);
         }
     }
 

@@ -1,6 +1,7 @@
 package app.kemdro.web.rooms.shelf;
 
 import app.kemdro.web.parts.mishap.NotPossible;
+import app.kemdro.web.parts.typed.TypedDay;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.jobfile.Again;
@@ -13,8 +14,10 @@ import app.kemdro.web.records.shelf.OnShelf;
 import app.kemdro.web.records.shelf.Place;
 import app.kemdro.web.records.shelf.Shelf;
 import app.kemdro.web.records.shelf.Shelf.Page;
+import app.kemdro.web.rooms.Rooms;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -88,7 +91,12 @@ class ShelfController {
             Authentication who) {
         LocalDateTime now = LocalDateTime.now(clock);
         String words = find.strip();
-        Optional<Place> start = Place.of(from);
+        Optional<Place> start = Place.of(
+                TypedDay.read(from, now.toLocalDate()).map(LocalDate::toString).orElse(from));
+        if (start.isEmpty() && !from.isBlank()) {
+            model.addAttribute(
+                    Rooms.CHANGE, "“" + from.strip() + "” is no day; write it as 3 Dec, 2026-12-03 or Thursday.");
+        }
         Optional<Place> end = Place.of(before);
         boolean isToday = words.isEmpty() && start.isEmpty() && end.isEmpty();
         Page page = isToday ? shelf.today() : page(words, start, end);
