@@ -7,6 +7,7 @@ import app.kemdro.core.plan.BenchDays.Slot;
 import app.kemdro.core.plan.BenchWork;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.web.parts.file.Files;
+import app.kemdro.web.parts.print.Sheets;
 import app.kemdro.web.parts.typed.Typed;
 import app.kemdro.web.parts.typed.TypedHour;
 import app.kemdro.web.parts.words.Words;
@@ -52,10 +53,19 @@ class BenchController {
     private final Rooms rooms;
     private final Trade trade;
     private final Clock clock;
-
     private final Typed typed;
+    private final Sheets sheets;
 
-    BenchController(Jobs jobs, Plans plans, Removals removals, Rooms rooms, Trade trade, Clock clock, Typed typed) {
+    BenchController(
+            Jobs jobs,
+            Plans plans,
+            Removals removals,
+            Rooms rooms,
+            Trade trade,
+            Clock clock,
+            Typed typed,
+            Sheets sheets) {
+        this.sheets = sheets;
         this.typed = typed;
         this.removals = removals;
         this.jobs = jobs;
@@ -90,6 +100,21 @@ class BenchController {
         model.addAttribute("needed", moment(needed(job)));
         model.addAttribute("hours", marks(hours));
         return "rooms/bench/bench";
+    }
+
+    /** The same on paper. */
+    @GetMapping("/jobs/{id}/bench.pdf")
+    ResponseEntity<byte[]> sheet(@PathVariable long id) {
+        Job job = jobs.get(id);
+        return Files.sheet(
+                "bench-" + id + ".pdf",
+                sheets.pdf(
+                        "rooms/bench/sheet",
+                        Map.of(
+                                "title", job.title(),
+                                "needed", moment(needed(job)),
+                                "things", things(job),
+                                "days", drawn(days(job), job.benchHours()))));
     }
 
     private BenchDays days(Job job) {

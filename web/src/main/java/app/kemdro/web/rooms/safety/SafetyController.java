@@ -28,7 +28,6 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -91,17 +90,6 @@ class SafetyController {
     /** A patch test as it is shown, and by what it is known. */
     record Test(String family, String at, String name, String put, String result) {}
 
-    /**
-     * A family that needs a patch test, with those it had.
-     *
-     * @param mark how it stands: hold, need or fail
-     * @param says what is to be done about it; empty where it is well
-     */
-    record TestRow(String family, String name, List<Test> tests, String mark, String says, boolean open) {}
-
-    /** Findings of one kind; one of several opens. */
-    record Group(String says, List<Line> lines) {}
-
     /** Something to choose. */
     record Choice(String id, String name, boolean chosen) {}
 
@@ -113,12 +101,13 @@ class SafetyController {
             Map<String, String> lifted = gate.lifted(job);
             model.addAttribute("blocks", lines(all, Kind.BLOCKS, lifted));
             List<Line> warns = lines(all, Kind.WARNS, lifted);
-            List<TestRow> table = table(job, plan, all);
+            List<SafetyTable.TestRow> table = SafetyTable.rows(
+                    gate.toTest(job, plan), all, tests(job.performer().care()));
             model.addAttribute("warns", warns);
-            model.addAttribute("groups", groups(warns));
+            model.addAttribute("groups", SafetyTable.groups(warns));
             model.addAttribute("said", lines(all, Kind.SAID, lifted));
             model.addAttribute("table", table);
-            Set<String> needed = table.stream().map(TestRow::family).collect(Collectors.toSet());
+            Set<String> needed = table.stream().map(SafetyTable.TestRow::family).collect(Collectors.toSet());
             model.addAttribute(
                     "besides",
                     tests(job.performer().care()).stream()
@@ -156,43 +145,6 @@ class SafetyController {
         return all.stream()
                 .filter(f -> f.kind() == kind)
                 .map(f -> new Line(f.key(), f.what(), f.remedy(), f.mayBeLifted(), lifted.getOrDefault(f.key(), "")))
-                .toList();
-    }
-
-    /** Every family that needs a test, what is open first. */
-    private List<TestRow> table(Job job, Plan plan, List<Finding> all) {
-        Map<String, Finding> open = all.stream()
-                .filter(f -> f.key().startsWith(Safety.PATCH))
-                .collect(Collectors.toMap(Finding::key, f -> f, (a, b) -> a));
-        List<Test> tests = tests(job.performer().care());
-        return gate.toTest(job, plan).stream()
-                .map(m -> {
-                    Optional<Finding> found = Optional.ofNullable(open.get(Safety.PATCH + m.id()));
-                    return new TestRow(
-                            m.id(),
-                            m.name(),
-                            tests.stream()
-                                    .filter(t -> t.family().equals(m.id()))
-                                    .toList(),
-                            found.map(f -> f.kind() == Kind.BLOCKS ? "fail" : "need")
-                                    .orElse("hold"),
-                            found.map(f -> f.what() + " " + f.remedy()).orElse(""),
-                            found.isPresent());
-                })
-                .sorted(Comparator.comparing((TestRow r) -> !r.open()))
-                .toList();
-    }
-
-    /** What is to be done, things of one kind in one line; patch tests stand in their table. */
-    private static List<Group> groups(List<Line> warns) {
-        Map<String, List<Line>> kinds = new LinkedHashMap<>();
-        warns.stream()
-                .filter(w -> !w.key().startsWith(Safety.PATCH))
-                .forEach(w -> kinds.computeIfAbsent(w.key().split(" ")[0], k -> new ArrayList<>())
-                        .add(w));
-        return kinds.values().stream()
-                .map(l -> new Group(
-                        l.get(0).what() + (l.size() > 1 ? " And " + (l.size() - 1) + " more like it." : ""), l))
                 .toList();
     }
 

@@ -1,0 +1,162 @@
+package app.kemdro.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.kemdro.web.records.job.Job;
+import app.kemdro.web.records.job.Jobs;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import java.time.LocalDate;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** Small things of the hand in a real browser: a walk, a day picked by keys, a word that says what it means, a list that is filtered, jobs that are ticked. */
+class HandIT extends OnePage {
+    @Autowired
+    private Jobs jobs;
+
+    private Locator with(String selector, String text) {
+        return page.locator(selector, new Page.LocatorOptions().setHasText(text));
+    }
+
+    @Test
+    void theWalkGoesOnByItselfWhereWhatItAsksIsDone() {
+        Job founder = DemoJobs.like("Orrin Vask", "Walked through", jobs);
+        signIn("ines");
+        go("/jobs/" + founder.id() + "/look#walk");
+        Locator at = page.locator(".walk b");
+        assertThat(at).hasText("1 of 8");
+        accessible("look with the walk");
+        zone("cheek-left").click();
+        assertThat(at).hasText("2 of 8");
+        with(".walk button", "Next").click();
+        with(".walk button", "Next").click();
+        page.waitForURL("**/order");
+        assertThat(at).hasText("4 of 8");
+        with(".walk button", "Leave").click();
+        assertThat(page.locator(".walk")).hasCount(0);
+        go("/jobs/" + founder.id() + "/look");
+        assertThat(page.locator(".walk")).hasCount(0);
+    }
+
+    /** Picked by keys alone; the arrow down is a week later. */
+    @Test
+    void aDayIsPickedFromAMonth() {
+        Job job = DemoJobs.ofInesOnly("Picked by its day", jobs);
+        LocalDate call = job.brief().call().toLocalDate();
+        signIn("ines");
+        go("/jobs/" + job.id() + "/brief");
+        Locator field = page.locator("[name=callDay]");
+        page.locator(".cal-open").focus();
+        page.keyboard().press("Enter");
+        assertThat(page.locator(".cal [aria-pressed=true]")).isFocused();
+        accessible("brief with a month");
+        page.keyboard().press("ArrowDown");
+        page.keyboard().press("Enter");
+        assertThat(page.locator(".cal")).hasCount(0);
+        assertThat(page.locator(".cal-open")).isFocused();
+        with("button", "Keep this brief").click();
+        assertThat(page.locator("#sentence .change")).isVisible();
+        assertThat(jobs.get(job.id()).brief().call().toLocalDate()).isEqualTo(call.plusWeeks(1));
+
+        // and as it is said
+        field.fill(call.plusDays(1).getDayOfMonth() + "/" + call.plusDays(1).getMonthValue() + "/"
+                + call.plusDays(1).getYear());
+        with("button", "Keep this brief").click();
+        assertThat(page.locator("[name=callDay]"))
+                .not()
+                .hasValue(call.plusDays(1).getDayOfMonth() + "/"
+                        + call.plusDays(1).getMonthValue() + "/"
+                        + call.plusDays(1).getYear());
+        assertThat(jobs.get(job.id()).brief().call().toLocalDate()).isEqualTo(call.plusDays(1));
+    }
+
+    @Test
+    void whatIsTypedFindsWhatMakesIt() {
+        signIn("ines");
+        go("/jobs/2/look");
+        page.locator("[data-find]").fill("barnacles");
+        assertThat(page.locator(".found-list li").first()).containsText("Texture patches");
+        accessible("look, found by what it makes");
+        with(".found-list li:first-child a", "forehead").click();
+        assertThat(page.locator("#zone-title")).hasText("Forehead");
+        page.locator("[data-filter]").fill("barnacles");
+        assertThat(page.locator(".offer:not([hidden])").first()).isVisible();
+        // what an offer costs is said before it is pressed
+        assertThat(page.locator(".offer:not([hidden]) [data-addition]").first())
+                .hasText(java.util.regex.Pattern.compile(
+                        "min|same|will not do", java.util.regex.Pattern.CASE_INSENSITIVE));
+        page.locator("[data-filter]").fill("xylophone");
+        assertThat(page.locator("[data-filter-none]")).isVisible();
+
+        go("/house/materials");
+        page.locator("[data-filter]").fill("latex");
+        assertThat(with(".families article h3", "Liquid latex")).isVisible();
+        assertThat(with(".families article h3", "Spirit gum")).isHidden();
+        accessible("materials, filtered");
+    }
+
+    @Test
+    void aWordSaysWhatItMeansWhereItStands() {
+        signIn("ines");
+        go("/jobs/2/safety");
+        with(".word", "Patch tests").click();
+        assertThat(page.locator(".word-says")).containsText("reacts is a no");
+        accessible("safety with a word");
+        page.keyboard().press("Escape");
+        assertThat(page.locator(".word-says")).hasCount(0);
+        page.keyboard().press("Shift+?");
+        page.locator("#keys .words summary").click();
+        assertThat(with("#keys .words dt", "barred")).isVisible();
+        accessible("words of a room");
+    }
+
+    @Test
+    void jobsAreTickedAndMovedTogether() {
+        Job job = DemoJobs.ofInesOnly("Ticked and moved", jobs);
+        LocalDate call = job.brief().call().toLocalDate();
+        signIn("ines");
+        go("/shelf?find=Ticked");
+        assertThat(page.locator(".several")).isHidden();
+        page.locator(".pick input").first().check();
+        accessible("shelf with a job ticked");
+        page.locator(".several [name=days]").fill("2");
+        with(".several button", "Move by").click();
+        assertThat(page.locator(".change")).containsText("Moved by 2 days: Ticked and moved");
+        assertThat(jobs.get(job.id()).brief().call().toLocalDate()).isEqualTo(call.plusDays(2));
+    }
+
+    /** What these hands are at, its clock and its key are whole on the screens of the trade. */
+    @Test
+    void theCurrentStepAndItsClockAreNeverCutOff() {
+        Job job = DemoJobs.like("Orrin Vask", "Never cut off", jobs);
+        signIn("ines");
+        go("/jobs/" + job.id() + "/chair");
+        with("button", "Rehearse").first().click();
+        page.waitForSelector("body[data-chair]");
+        page.keyboard().press("Space");
+        for (int[] size : new int[][] {{1280, 800}, {1024, 768}}) {
+            page.setViewportSize(size[0], size[1]);
+            assertThat(page.locator(".c-hand.mine .c-left b").first()).isVisible();
+            double bottom = page.locator(".c-hands").boundingBox().y
+                    + page.locator(".c-hands").boundingBox().height;
+            for (String part :
+                    new String[] {".c-hand.mine .step", ".c-hand.mine .c-left", ".c-hand:not(.mine) .c-who"}) {
+                var box = page.locator(part).first().boundingBox();
+                assertThat(box.y + box.height).as(part + " at " + size[0]).isLessThanOrEqualTo(bottom + 1);
+            }
+            // views stand below the figure, never on it
+            var figure = page.locator(".c-figure .figure-art").boundingBox();
+            var views = page.locator(".c-figure .views").boundingBox();
+            assertThat(views.y).isGreaterThanOrEqualTo(figure.y + figure.height - 1);
+            assertThat(Double.parseDouble(page.locator(".c-hands")
+                            .evaluate(
+                                    "h => { const p = document.createElement('p'); p.className = 'c-caution'; h.append(p);"
+                                            + " const s = getComputedStyle(p).fontSize; p.remove(); return s; }")
+                            .toString()
+                            .replace("px", "")))
+                    .isGreaterThanOrEqualTo(22);
+        }
+    }
+}
