@@ -93,7 +93,7 @@ class HandIT extends OnePage {
         go("/house/materials");
         page.locator("[data-filter]").fill("latex");
         assertThat(with(".families article h3", "Liquid latex")).isVisible();
-        assertThat(with(".families article h3", "Spirit gum")).isHidden();
+        assertThat(with(".families article h3", "Oil clay")).isHidden();
         accessible("materials, filtered");
     }
 

@@ -191,7 +191,7 @@ class JourneyIT extends OnePage {
         page.keyboard().press("Enter");
         assertThat(page.locator(".wishlist li")).hasCount(1);
         assertThat(page.locator(".wishlist li")).containsText("before");
-        page.locator(".takeback button").first().click();
+        page.locator("text=Take the last change back").first().click();
         assertThat(page.locator(".wishlist li")).hasCount(0);
     }
 

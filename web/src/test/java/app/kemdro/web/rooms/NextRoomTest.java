@@ -1,23 +1,29 @@
 package app.kemdro.web.rooms;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.mockito.Mockito.doReturn;
-import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
-import app.kemdro.web.DemoJobs;
-import app.kemdro.web.DemoTest;
+import app.kemdro.web.AsLead;
+import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.run.Runs;
+import java.io.IOException;
+import java.nio.file.Files;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.context.bean.override.mockito.MockitoSpyBean;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+import org.springframework.test.util.AopTestUtils;
+import org.springframework.test.util.ReflectionTestUtils;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
 
 /** In a house in which nobody has seen a run through, each room says which comes next; in any other it does not. */
-@DemoTest
+@SpringBootTest
+@AutoConfigureMockMvc
 class NextRoomTest {
     @Autowired
     private MockMvcTester mvc;
@@ -25,17 +31,28 @@ class NextRoomTest {
     @Autowired
     private Jobs jobs;
 
-    @MockitoSpyBean
+    @Autowired
     private Runs runs;
 
+    @DynamicPropertySource
+    static void empty(DynamicPropertyRegistry registry) throws IOException {
+        String folder = Files.createTempDirectory("kemdro-next").toString();
+        registry.add("kemdro.home", () -> folder);
+    }
+
+    /** A house of its own: no run was ever held in it. That one was is what it remembers, and does not ask again. */
+    private void seenThrough(boolean is) {
+        Object kept = AopTestUtils.getUltimateTargetObject(runs);
+        ReflectionTestUtils.setField(kept, "seenThrough", is);
+    }
+
     private Document room(String room) throws Exception {
-        long job = DemoJobs.called("Orrin Vask", jobs).id();
-        return Jsoup.parse(mvc.get()
-                .uri("/jobs/" + job + "/" + room)
-                .with(user("ines").roles("LEAD"))
-                .exchange()
-                .getResponse()
-                .getContentAsString());
+        AsLead lead = new AsLead(mvc);
+        if (jobs.isEmpty()) {
+            lead.post("/jobs/sample");
+        }
+        Job job = jobs.satFor(jobs.sitting().get(0).performer()).get(0);
+        return Jsoup.parse(lead.get("/jobs/" + job.id() + "/" + room));
     }
 
     @ParameterizedTest
@@ -50,9 +67,9 @@ class NextRoomTest {
         "strike, book"
     })
     void eachRoomLeadsToTheNext(String room, String next) throws Exception {
-        doReturn(false).when(runs).wereSeenThrough();
+        seenThrough(false);
         assertThat(room(room).select(".next a").attr("href")).endsWith("/" + next);
-        doReturn(true).when(runs).wereSeenThrough();
+        seenThrough(true);
         assertThat(room(room).select(".next")).isEmpty();
     }
 }
