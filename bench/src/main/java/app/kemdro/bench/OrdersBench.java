@@ -111,24 +111,40 @@ public final class OrdersBench {
         gap("planner", start, best);
         for (int asked : seconds) {
             from = System.nanoTime();
-            Proof proof = PROVER.settle(
-                    network, Optional.of(start), Duration.ofSeconds(asked), Prover.Watch.until(() -> false));
+            Bound bound = new Bound();
+            Proof proof = PROVER.settle(network, Optional.of(start), Duration.ofSeconds(asked), bound);
             double took = millis(from) / 1000;
             Schedule found = proof.schedule().orElse(start);
             Optional<Schedule> plain = PlainSolver.solve(network, Duration.ofSeconds(asked));
             gap("found in %2d s".formatted(asked), found, best);
             plain.ifPresent(p -> gap("plain in %2d s".formatted(asked), p, best));
             System.out.printf(
-                    "    %2d s: %.1f, bound %.1f%s in %.1f s%s; plain %s%n",
+                    "    %2d s: %.1f, bound %.1f (%s)%s in %.1f s%s; plain %s%n",
                     asked,
                     found.ready() / MINUTE,
                     proof.leastReady() / MINUTE,
+                    bound.because,
                     proof.isBest()
                             ? ", proven best,"
                             : " (%.1f %% open)".formatted(100.0 * (found.ready() - proof.leastReady()) / found.ready()),
                     took,
                     ScheduleCheck.problems(network, found).isEmpty() ? "" : " UNSOUND",
                     plain.map(p -> "%.1f".formatted(p.ready() / MINUTE)).orElse("nothing"));
+        }
+    }
+
+    /** Remembers which question gave the bound. */
+    private static final class Bound implements Prover.Watch {
+        private volatile String because = "without a solver";
+
+        @Override
+        public void proven(int least, String why) {
+            because = why;
+        }
+
+        @Override
+        public boolean isStopped() {
+            return false;
         }
     }
 
