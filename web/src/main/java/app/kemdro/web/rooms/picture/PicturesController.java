@@ -63,31 +63,22 @@ class PicturesController {
     String page(@PathVariable long job, @RequestParam(defaultValue = "0") long of, Model model) {
         Job shown = jobs.get(job);
         rooms.open(model, shown, "look");
-        List<ShownPicture> all = shown(job);
+        List<ShownPicture> all = shown(job, references.of(job));
         Optional<ShownPicture> picture = all.stream()
                 .filter(p -> p.id() == of)
                 .findFirst()
                 .or(() -> all.stream().findFirst());
         model.addAttribute("pictures", all);
         model.addAttribute("picture", picture.orElse(null));
-        model.addAttribute("aside", aside(job));
+        model.addAttribute("aside", shown(job, references.aside(job)));
         model.addAttribute("views", FigureView.values());
-        model.addAttribute("most", References.MOST);
         Set<String> pinned = picture.map(p -> Set.copyOf(p.zones())).orElse(Set.of());
         model.addAttribute("figure", json.text(FigureModel.of(trade.body(), pinned, z -> FigureModel.Tint.NONE)));
         return "rooms/picture/pictures";
     }
 
-    private List<ShownPicture> shown(long job) {
-        return references.of(job).stream()
-                .map(r -> ShownPicture.of(job, r, trade.body()))
-                .toList();
-    }
-
-    private List<ShownPicture> aside(long job) {
-        return references.aside(job).stream()
-                .map(r -> ShownPicture.of(job, r, trade.body()))
-                .toList();
+    private List<ShownPicture> shown(long job, List<Reference> pictures) {
+        return pictures.stream().map(r -> ShownPicture.of(job, r, trade.body())).toList();
     }
 
     /** A photograph of how it is now. */
@@ -110,7 +101,7 @@ class PicturesController {
                 .max(Comparator.comparing(Run::beganAt))
                 .map(r -> now(job, r))
                 .orElse(List.of());
-        return new Beside(shown(job), now, "/jobs/" + job + "/pictures");
+        return new Beside(shown(job, references.of(job)), now, "/jobs/" + job + "/pictures");
     }
 
     private List<Now> now(long job, Run run) {
