@@ -1,6 +1,7 @@
 // Pictures of the character, beside the figure and from the same side; and how it is now, with a divider between them.
 import { html } from './html.js';
 import { grow } from './page.js';
+import { placeOn } from './pointing.js';
 import { el } from './svg.js';
 
 const WAYS = {
@@ -147,8 +148,7 @@ class Beside {
     svg.addEventListener('pointerdown', (e) => svg.setPointerCapture(e.pointerId));
     svg.addEventListener('pointermove', (e) => {
       if (!e.buttons) return;
-      const box = svg.getBoundingClientRect();
-      this.range.value = String(Math.round((100 * (e.clientX - box.left)) / box.width));
+      this.range.value = String(Math.round((100 * placeOn(svg, e).x) / width));
       this.range.dispatchEvent(new Event('input'));
     });
     return svg;
@@ -178,9 +178,8 @@ class Beside {
     const label = html('label', { class: 'beside-slider' }, says, this.range);
     label.hidden = this.way === 'alone';
     this.range.addEventListener('input', () => {
-      this.middle = Math.min(98, Math.max(2, Number(this.range.value)));
-      const next = this.way === 'now' ? this.middle : Math.min(90, Math.max(10, this.middle));
-      this.middle = next;
+      const edge = this.way === 'now' ? 2 : 10;
+      this.middle = Math.min(100 - edge, Math.max(edge, Number(this.range.value)));
       this.frame ??= requestAnimationFrame(() => {
         this.frame = null;
         this.redraw();

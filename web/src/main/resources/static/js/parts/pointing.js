@@ -2,21 +2,25 @@
 const STEP = 0.004;
 const FAST = 10;
 
+/** Where on a drawing a pointer is, in the units of its viewBox. */
+export function placeOn(svg, pointer) {
+  const box = svg.getBoundingClientRect();
+  const { width, height } = svg.viewBox.baseVal;
+  return { x: ((pointer.clientX - box.left) / box.width) * width, y: ((pointer.clientY - box.top) / box.height) * height };
+}
+
 /**
  * @param svg what is pointed at; its viewBox is the picture's size
  * @param told `cross({x, y})` where the cross has moved to by keys, or null; `at({x, y})` a place that is meant; in units of the picture
  */
 export function pointing(svg, told) {
   let cross = null;
-  const size = () => svg.viewBox.baseVal;
   svg.addEventListener('click', (e) => {
-    const box = svg.getBoundingClientRect();
-    const { width, height } = size();
     cross = null;
-    told.at({ x: ((e.clientX - box.left) / box.width) * width, y: ((e.clientY - box.top) / box.height) * height });
+    told.at(placeOn(svg, e));
   });
   svg.addEventListener('keydown', (e) => {
-    const { width, height } = size();
+    const { width, height } = svg.viewBox.baseVal;
     const step = (e.shiftKey ? FAST : 1) * STEP * width;
     const by = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] }[e.key];
     if (by) {

@@ -32,8 +32,12 @@ public record Srgb(double r, double g, double b) {
         if (!digits.matches("[0-9a-fA-F]{6}")) {
             throw new IllegalArgumentException("'" + text + "' is no colour; write it as #a05c30.");
         }
-        int all = Integer.parseInt(digits, 16);
-        return new Srgb((all >> 16) / 255.0, (all >> 8 & 255) / 255.0, (all & 255) / 255.0);
+        return of(Integer.parseInt(digits, 16));
+    }
+
+    /** Eight bits each of red, green and blue, as 0x00rrggbb; what stands above them, such as opacity, does not count. */
+    public static Srgb of(int rgb) {
+        return new Srgb((rgb >> 16 & 255) / 255.0, (rgb >> 8 & 255) / 255.0, (rgb & 255) / 255.0);
     }
 
     /** As "#a05c30". */

@@ -61,7 +61,12 @@ public final class FoundBy {
 
     /** Words that a technique is found by: its name, its family and what people call it, in small letters with spaces between. */
     public String of(Technique technique) {
-        Called known = called.get(technique.id());
+        return of(technique.id());
+    }
+
+    /** The same by the technique's id; empty where there is none. */
+    public String of(String technique) {
+        Called known = called.get(technique);
         return known == null ? "" : String.join(" ", known.all());
     }
 

@@ -1,6 +1,6 @@
 // Reference pictures: pinned by pressing the body, marked and cropped by pointing at the picture.
 import { figureAt } from '../../parts/figure.js';
-import { pointing } from '../../parts/pointing.js';
+import { placeOn, pointing } from '../../parts/pointing.js';
 import { el } from '../../parts/svg.js';
 
 const HINTS = {
@@ -93,9 +93,7 @@ function mountPicture(room) {
     },
   });
   svg.addEventListener('pointermove', (e) => {
-    if (!corner) return;
-    const box = svg.getBoundingClientRect();
-    drawn({ x: ((e.clientX - box.left) / box.width) * width, y: ((e.clientY - box.top) / box.height) * height });
+    if (corner) drawn(placeOn(svg, e));
   });
   svg.addEventListener('keydown', (e) => {
     if (e.key === 'Escape' && button.getAttribute('aria-pressed') === 'true') crop(false);

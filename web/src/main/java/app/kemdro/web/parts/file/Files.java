@@ -14,10 +14,7 @@ public final class Files {
 
     /** Text that is kept as a file; the type is said as in "text/csv". */
     public static ResponseEntity<byte[]> kept(String name, String type, String text) {
-        return ResponseEntity.ok()
-                .contentType(new MediaType(MediaType.parseMediaType(type), StandardCharsets.UTF_8))
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "\"")
-                .body(text.getBytes(StandardCharsets.UTF_8));
+        return kept(name, type + ";charset=UTF-8", text.getBytes(StandardCharsets.UTF_8));
     }
 
     /** Bytes that are kept as a file. */

@@ -112,8 +112,7 @@ public final class PictureFile {
         int count = 0;
         for (int i = Math.max(0, left - reach); i <= Math.min(image.getWidth() - 1, left + reach); i++) {
             for (int j = Math.max(0, top - reach); j <= Math.min(image.getHeight() - 1, top + reach); j++) {
-                int rgb = image.getRGB(i, j);
-                Lab lab = new Srgb((rgb >> 16 & 255) / 255.0, (rgb >> 8 & 255) / 255.0, (rgb & 255) / 255.0).lab();
+                Lab lab = Srgb.of(image.getRGB(i, j)).lab();
                 l += lab.l();
                 a += lab.a();
                 b += lab.b();

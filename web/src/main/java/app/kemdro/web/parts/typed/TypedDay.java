@@ -68,7 +68,7 @@ public final class TypedDay {
             return said;
         }
         // a day of the week before a date says nothing more
-        String date = text.replaceFirst("^(" + "mon|tue|wed|thu|fri|sat|sun" + ")[a-z]*\\.?,? ", "");
+        String date = text.replaceFirst("^(mon|tue|wed|thu|fri|sat|sun)[a-z]*\\.?,? ", "");
         try {
             return date(date, today);
         } catch (DateTimeException e) {

@@ -16,6 +16,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.util.StringUtils;
+import org.springframework.util.function.SingletonSupplier;
 
 /** Keeps the products of the house. */
 @Service
@@ -25,9 +26,11 @@ public class Products {
 
     private final Trade trade;
     private final Clock clock;
+    private final SingletonSupplier<List<UsualBox.Pack>> box;
 
     Products(ProductRepository repository, Trade trade, Clock clock) {
         this.clock = clock;
+        this.box = SingletonSupplier.of(() -> UsualBox.standard(trade.materials()));
         this.repository = repository;
         this.trade = trade;
     }
@@ -122,9 +125,7 @@ public class Products {
     public List<UsualBox.Pack> missing() {
         Set<String> had =
                 repository.findAllByOrderByName().stream().map(Product::family).collect(Collectors.toSet());
-        return UsualBox.standard(trade.materials()).stream()
-                .filter(p -> !had.contains(p.family().id()))
-                .toList();
+        return box.obtain().stream().filter(p -> !had.contains(p.family().id())).toList();
     }
 
     /** Lays a pack of each of them in, called plainly by its family. */

@@ -64,14 +64,6 @@ public class References {
                 .map(ReferenceImage::shown);
     }
 
-    /** All of a picture, as JPEG. */
-    public Optional<byte[]> whole(long job, long id) {
-        return references
-                .findByIdAndJobId(id, job)
-                .flatMap(r -> images.findById(id))
-                .map(ReferenceImage::whole);
-    }
-
     /**
      * Keeps a picture, made fit to be kept.
      *
@@ -79,10 +71,13 @@ public class References {
      */
     @Transactional
     public Reference add(long job, byte[] sent) {
+        return store(job, PictureFile.kept(sent));
+    }
+
+    private Reference store(long job, byte[] kept) {
         if (references.countByJobId(job) >= MOST) {
             throw new NotPossible("A job keeps " + MOST + " pictures. Remove one first, also of those set aside.");
         }
-        byte[] kept = PictureFile.kept(sent);
         PictureFile.Size size = PictureFile.size(kept);
         Reference made = references.save(new Reference(job, LocalDateTime.now(clock), size.width(), size.height()));
         images.save(new ReferenceImage(made.id(), kept));
@@ -192,7 +187,7 @@ public class References {
     /**
      * A picture with all that was said of it, for whoever takes the job elsewhere or does it again.
      *
-     * @param image all of it, as JPEG or PNG
+     * @param image all of it, already made fit to be kept
      */
     public record Kept(
             String note,
@@ -221,7 +216,7 @@ public class References {
     @Transactional
     public void take(long job, List<Kept> pictures) {
         for (Kept p : pictures) {
-            Reference made = add(job, p.image());
+            Reference made = store(job, p.image());
             made.say(said(p.note(), Reference.LONGEST_NOTE), p.seenFrom().orElse(null), p.ofPerformer());
             made.pin(p.zones());
             made.mark(p.marks());

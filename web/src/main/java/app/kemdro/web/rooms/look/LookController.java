@@ -26,7 +26,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -95,8 +94,7 @@ class LookController {
         model.addAttribute("area", room.area());
         model.addAttribute("chosen", room.chosen());
         model.addAttribute("offers", room.offers());
-        model.addAttribute(
-                "foundBy", trade.techniques().stream().collect(Collectors.toMap(Technique::id, foundBy::of)));
+        model.addAttribute("foundBy", foundBy);
         Optional<Cut> cut = room.cut();
         model.addAttribute("cut", cut.orElse(null));
         model.addAttribute("cutJson", cut.map(c -> json.text(c.layers())).orElse("[]"));
