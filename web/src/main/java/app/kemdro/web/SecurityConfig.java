@@ -28,6 +28,8 @@ class SecurityConfig {
                                 .permitAll()
                                 .requestMatchers(HttpMethod.GET, "/", "/shelf")
                                 .authenticated()
+                                .requestMatchers("/house/units")
+                                .authenticated()
                                 .requestMatchers(HttpMethod.POST, "/house/schools/**")
                                 .hasAnyRole("LEAD", "HANDS")
                                 .requestMatchers("/people/**", "/jobs/new", "/import", "/house/backup")

@@ -1,4 +1,5 @@
 // Days: typed as one says them, or picked from a month. One control everywhere.
+import { habit, hourText } from './clock.js';
 import { html } from './html.js';
 
 const MONTHS = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December'];
@@ -7,20 +8,26 @@ const DAY = 86_400_000;
 
 const at = (year, month, day) => new Date(Date.UTC(year, month, day));
 
-/** As fields show a day: "Thu 3 Dec 2026". */
-export const shown = (date) => `${DAYS[(date.getUTCDay() + 6) % 7]} ${date.getUTCDate()} ${MONTHS[date.getUTCMonth()].slice(0, 3)} ${date.getUTCFullYear()}`;
+/** As fields show a day: "Thu 3 Dec 2026", or "Thu Dec 3, 2026". */
+export function shown(date, monthFirst = habit().dates === 'month_first') {
+  const [day, month] = [date.getUTCDate(), MONTHS[date.getUTCMonth()].slice(0, 3)];
+  return `${DAYS[(date.getUTCDay() + 6) % 7]} ${monthFirst ? `${month} ${day},` : `${day} ${month}`} ${date.getUTCFullYear()}`;
+}
 
 /** The day that is shown; null where something else is typed. */
 export function read(text) {
-  const [, day, word, year] = text.trim().match(/^(?:\w{3} )?(\d{1,2}) (\w{3}) (\d{4})/) ?? [];
-  const month = MONTHS.findIndex((m) => m.slice(0, 3) === word);
-  return month < 0 ? null : at(Number(year), month, Number(day));
+  const [, date, year] = text.trim().match(/^(?:\w{3} )?(\d{1,2} \w{3}|\w{3} \d{1,2},) (\d{4})/) ?? [];
+  const month = MONTHS.findIndex((m) => date?.includes(m.slice(0, 3)));
+  return month < 0 ? null : at(Number(year), month, Number(date.match(/\d+/)[0]));
 }
 
-/** Weeks of a month, Monday first; days of its neighbours fill them up. */
-export function weeks(year, month) {
+/** How many days after a Monday a week begins. */
+const begins = () => ({ sunday: 6, saturday: 5 })[habit().week] ?? 0;
+
+/** Weeks of a month; days of its neighbours fill them up. */
+export function weeks(year, month, from = begins()) {
   const first = at(year, month, 1);
-  const begin = first.getTime() - ((first.getUTCDay() + 6) % 7) * DAY;
+  const begin = first.getTime() - ((first.getUTCDay() + 13 - from) % 7) * DAY;
   const rows = [];
   for (let row = 0; row < 6; row++) rows.push(Array.from({ length: 7 }, (_, k) => new Date(begin + (row * 7 + k) * DAY)));
   return rows.filter((row) => row.some((d) => d.getUTCMonth() === month));
@@ -45,7 +52,7 @@ function close(back) {
 }
 
 function pick(field, date) {
-  const hour = field.dataset.day === 'moment' ? ` ${field.value.match(/\d{1,2}[:.]\d{2}$/)?.[0] ?? '18:00'}` : '';
+  const hour = field.dataset.day === 'moment' ? ` ${field.value.match(/\d{1,2}[:.]\d{2}( [ap]m)?$/)?.[0] ?? hourText(18, 0)}` : '';
   field.value = shown(date) + hour;
   field.dispatchEvent(new Event('input', { bubbles: true }));
   field.dispatchEvent(new Event('change', { bubbles: true }));
@@ -89,7 +96,7 @@ function draw(field, sheet, date) {
     html(
       'table',
       {},
-      html('thead', {}, html('tr', {}, ...DAYS.map((d) => html('th', { scope: 'col' }, d)))),
+      html('thead', {}, html('tr', {}, ...DAYS.map((_, k) => html('th', { scope: 'col' }, DAYS[(k + begins()) % 7])))),
       html('tbody', {}, ...weeks(year, month).map((row) => html('tr', {}, ...row.map(cell)))),
     ),
   );

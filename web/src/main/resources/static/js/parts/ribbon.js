@@ -1,7 +1,8 @@
 // Draws the ribbon, everywhere: hands solid, drying as sinking wedges, windows as brackets, breaks as gaps with a cup.
 import { dataIn, el, hour, widthOf } from './svg.js';
 
-const FLAG = 92;
+/** How wide the call's flag is, by what it says. */
+const flagOf = (ribbon) => 57 + 7 * (ribbon.callText ?? '07:45').length;
 
 let before = null;
 
@@ -9,7 +10,7 @@ let before = null;
 export function scale(ribbon, width, x0 = width < 900 ? 20 : 214) {
   const end = Math.max(ribbon.call, ribbon.ready, ribbon.sure ?? 0) + 15;
   // room is kept for the flag right of the call
-  const perMinute = Math.max(1.2, Math.min((width - x0 - 10) / end, (width - x0 - 98) / Math.max(60, ribbon.call)));
+  const perMinute = Math.max(1.2, Math.min((width - x0 - 10) / end, (width - x0 - 6 - flagOf(ribbon)) / Math.max(60, ribbon.call)));
   return { x0, perMinute, end, right: width, x: (minute) => x0 + minute * perMinute };
 }
 
@@ -122,7 +123,7 @@ function draw(place, ribbon, changed, was) {
 /** Where the flag of the call hangs: right of its pole, or left of it where there is no room. */
 function callFlag(ribbon, s, width) {
   const call = s.x(ribbon.call);
-  return call + FLAG > width - 4 ? call - FLAG : call;
+  return call + flagOf(ribbon) > width - 4 ? call - flagOf(ribbon) : call;
 }
 
 function flags(ribbon, s, svg, top, foot, was, width) {
@@ -140,7 +141,7 @@ function flags(ribbon, s, svg, top, foot, was, width) {
     const ready = s.x(ribbon.ready);
     svg.append(el('path', { class: 'rb-pole', d: `M${ready} 8V${foot}` }));
     const call = callFlag(ribbon, s, width);
-    const hidden = ready - 150 < call + FLAG && ready > call;
+    const hidden = ready - 150 < call + flagOf(ribbon) && ready > call;
     const side = hidden ? { x: call - 6, 'text-anchor': 'end' } : { x: ready - 6, 'text-anchor': 'end' };
     const label = el('text', { class: 'rb-flag', ...side, y: 19 }, 'ready, likely ');
     const bold = el('tspan', { class: 'rb-flag b' }, ribbon.readyText);
@@ -160,7 +161,7 @@ function flags(ribbon, s, svg, top, foot, was, width) {
   const left = callFlag(ribbon, s, width);
   svg.append(
     el('path', { class: 'rb-pole call', d: `M${call} 2V${foot}` }),
-    el('path', { class: 'rb-callflag', d: `M${left} 2h${FLAG}l-7 9.5l7 9.5h${-FLAG}z` }),
+    el('path', { class: 'rb-callflag', d: `M${left} 2h${flagOf(ribbon)}l-7 9.5l7 9.5h${-flagOf(ribbon)}z` }),
     el('text', { class: 'rb-calltext', x: left + 9, y: 17 }, `call ${ribbon.callText}`),
   );
 }

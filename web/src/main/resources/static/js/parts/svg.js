@@ -1,4 +1,6 @@
 // Small helpers for drawing.
+import { hourText } from './clock.js';
+
 const NS = 'http://www.w3.org/2000/svg';
 
 /** Makes an SVG element with attributes and children. */
@@ -17,10 +19,10 @@ export function dataIn(place) {
   return script ? JSON.parse(script.textContent) : null;
 }
 
-/** 07:41 from a minute of the day. */
+/** 07:41, or 7:41, beside a scale, from a minute of the day. */
 export function hour(minuteOfDay) {
   const m = ((Math.floor(minuteOfDay) % 1440) + 1440) % 1440;
-  return `${String(Math.floor(m / 60)).padStart(2, '0')}:${String(m % 60).padStart(2, '0')}`;
+  return hourText(Math.floor(m / 60), m % 60).replace(/ [ap]m$/, '');
 }
 
 /** About how wide a text of the reading face is. */

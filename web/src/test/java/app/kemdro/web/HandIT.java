@@ -5,9 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
+import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import java.time.LocalDate;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
@@ -157,6 +159,48 @@ class HandIT extends OnePage {
                             .toString()
                             .replace("px", "")))
                     .isGreaterThanOrEqualTo(22);
+        }
+    }
+
+    /** What is pushed to a screen while it stands open is said by its reader's habit, and by nobody else's. */
+    @Test
+    void inchesAndAmAndPmAreForWhoeverChoseThem() {
+        Job job = DemoJobs.ofInesOnly("Read in two ways", jobs);
+        signIn("ines");
+        go("/house/units");
+        accessible("units");
+        page.locator("label", new Page.LocatorOptions().setHasText("am and pm"))
+                .first()
+                .click();
+        page.locator("label", new Page.LocatorOptions().setHasText("inches"))
+                .first()
+                .click();
+        page.getByText("Keep mine").click();
+        assertThat(page.locator(".units-say")).containsText("22.4 in, 12 g, 21 °C, 4:30 pm");
+        try {
+            go("/jobs/" + job.id() + "/chair");
+            page.keyboard().press("Space");
+            Locator ready = page.locator("[data-c=ready]");
+            assertThat(page.locator("[data-c=now]")).hasText(Pattern.compile("\\d{1,2}:\\d\\d [ap]m"));
+            assertThat(ready).containsText(Pattern.compile("\\d{1,2}:\\d\\d [ap]m"));
+            try (BrowserContext second = browser.newContext()) {
+                Page pells = second.newPage();
+                RealBrowser.signIn(pells, port, "pell");
+                RealBrowser.go(pells, port, "/shelf");
+                Locator board = pells.locator("#room");
+                assertThat(board).not().containsText(Pattern.compile("\\d [ap]m\\b"));
+            }
+            page.keyboard().press("Space");
+            assertThat(ready).containsText(Pattern.compile("\\d{1,2}:\\d\\d [ap]m"));
+            accessible("chair by am and pm");
+        } finally {
+            go("/house/units");
+            page.locator("label", new Page.LocatorOptions().setHasText("as the house: 24 hours"))
+                    .click();
+            page.locator("label", new Page.LocatorOptions().setHasText("as the house: cm"))
+                    .click();
+            page.getByText("Keep mine").click();
+            assertThat(page.locator(".units-say")).containsText("57 cm, 12 g, 21 °C, 16:30");
         }
     }
 }

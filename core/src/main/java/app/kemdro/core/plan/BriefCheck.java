@@ -90,8 +90,8 @@ public final class BriefCheck {
                     "Set 5 to 100 %; an ordinary heated room has 35 to 55."));
         }
         if (!(room.temperatureC() >= 5 && room.temperatureC() <= 45)) {
-            problems.add(
-                    Problem.stop("%.0f °C is no room to work in.".formatted(room.temperatureC()), "Set 5 to 45 °C."));
+            problems.add(Problem.stop(
+                    "%s °C is no room to work in.".formatted(plain(room.temperatureC())), "Set 5 to 45 °C."));
         }
         if (room.dryers() < 0 || room.dryers() > 3) {
             problems.add(Problem.stop("Dryers: 0 to 3.", "Set a number in that range."));
@@ -101,8 +101,8 @@ public final class BriefCheck {
     private static void performer(Brief.Performer performer, List<Problem> problems) {
         if (performer.headCm() != 0 && !(performer.headCm() >= 45 && performer.headCm() <= 70)) {
             problems.add(Problem.stop(
-                    "A head of %.0f cm round is outside 45 to 70 cm.".formatted(performer.headCm()),
-                    "Measure above the brows and over the widest part at the back, in cm, or leave it empty."));
+                    "A head of %s cm round is outside 45 to 70 cm.".formatted(plain(performer.headCm())),
+                    "Measure above the brows and over the widest part at the back, or leave it empty."));
         }
         if (performer.heightCm() != 0 && (performer.heightCm() < 60 || performer.heightCm() > 250)) {
             problems.add(Problem.stop("Height is 60 to 250 cm.", "Correct it or leave it empty."));
@@ -110,6 +110,11 @@ public final class BriefCheck {
         if (performer.weightKg() != 0 && (performer.weightKg() < 10 || performer.weightKg() > 300)) {
             problems.add(Problem.stop("Weight is 10 to 300 kg.", "Correct it or leave it empty."));
         }
+    }
+
+    /** As exact as it was typed. */
+    private static String plain(double value) {
+        return value == Math.rint(value) ? Long.toString(Math.round(value)) : Double.toString(value);
     }
 
     /**

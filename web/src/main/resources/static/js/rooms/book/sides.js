@@ -22,6 +22,12 @@ export function lines(count) {
   return drawn;
 }
 
+/** The width that was typed, mm; the page says beside the field whether it shows inches. */
+function millimetres(field) {
+  const number = Number(field.value.replace(',', '.')) || 0;
+  return document.querySelector(`[name="${field.name}.unit"]`)?.value.endsWith('!') ? number * 25.4 : number;
+}
+
 export function mountSides(room) {
   const picture = room.querySelector('img');
   const svg = room.querySelector('svg');
@@ -70,7 +76,7 @@ export function mountSides(room) {
       const answer = await fetch(room.dataset.sides, {
         method: 'POST',
         headers: { 'Content-Type': 'application/json', [header]: token },
-        body: JSON.stringify({ marks: whole, width: Number(width.value.replace(',', '.')) || 0, error }),
+        body: JSON.stringify({ marks: whole, width: millimetres(width), error }),
       });
       const said = await answer.json();
       scale.textContent = answer.ok ? said.scale : said.wrong;

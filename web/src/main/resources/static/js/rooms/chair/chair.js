@@ -1,4 +1,5 @@
 // The chair: one screen that knows what is wet. The server holds the truth; between its answers the clocks count here.
+import { momentText } from '../../parts/clock.js';
 import { mountBeside } from '../../parts/beside.js';
 import { figureAt, turnToView } from '../../parts/figure.js';
 import { html } from '../../parts/html.js';
@@ -9,7 +10,7 @@ import { clockBlocks, tickClock } from './films.js';
 import { handsBlock, tickHands } from './hands.js';
 import { Line } from './line.js';
 import { notice } from './notices.js';
-import { clockText, part } from './page.js';
+import { part } from './page.js';
 import { State, stateOf } from './state.js';
 
 const REFRESH = 20_000;
@@ -233,7 +234,7 @@ class Chair {
   /** What moves between answers: the hour, the countdowns, the needles. */
   tick() {
     const now = this.state.now();
-    part('now').textContent = clockText(now);
+    part('now').textContent = momentText(now);
     tickHands(now);
     for (const c of this.view.clocks) tickClock(c, now);
     const words = this.view.clocks.map((c) => stateOf(c, now).says).join(' ');

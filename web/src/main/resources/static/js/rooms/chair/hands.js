@@ -1,6 +1,7 @@
 // Blocks of hands: what each pair does now, what it looks for, and the one number worth counting.
 import { html } from '../../parts/html.js';
-import { clockText, countdown } from './page.js';
+import { momentText } from '../../parts/clock.js';
+import { countdown } from './page.js';
 
 /** What these hands are at. */
 export function handsBlock(h, state, drive) {
@@ -16,7 +17,7 @@ export function handsBlock(h, state, drive) {
         ? 'helps'
         : step
           ? state.isLater(step)
-            ? `waits until ${clockText(step.from)}`
+            ? `waits until ${momentText(step.from)}`
             : 'ready to begin'
           : 'has nothing left';
   const who = html(
@@ -39,12 +40,12 @@ export function handsBlock(h, state, drive) {
       html(
         'p',
         { class: 'step' },
-        mine ? `${{ break: 'Break', away: 'Away', reaction: 'Stopped' }[state.view.pauseWhy] ?? 'Break'}, until ${clockText(state.view.breakUntil)}` : '—',
+        mine ? `${{ break: 'Break', away: 'Away', reaction: 'Stopped' }[state.view.pauseWhy] ?? 'Break'}, until ${momentText(state.view.breakUntil)}` : '—',
       ),
     );
   } else if (h.helps && !h.running) {
     block.append(html('h2', { class: 'step' }, h.helps));
-    if (step) block.append(html('p', { class: 'c-next' }, 'next ', html('b', {}, step.title), `, ${clockText(step.from)}`));
+    if (step) block.append(html('p', { class: 'c-next' }, 'next ', html('b', {}, step.title), `, ${momentText(step.from)}`));
   } else if (step) {
     block.append(html('h2', { class: 'step' }, step.title, ' ', html('small', {}, step.where)));
     if (h.waitsFor && !h.running && !state.isClosed(step)) block.append(html('p', { class: 'c-test' }, 'Waits for ', html('b', {}, h.waitsFor)));
@@ -83,6 +84,6 @@ export function tickHands(now) {
             : 'left to begin; after that, lay it again'
           : rest < 0
             ? 'over its time; A adds two minutes'
-            : `planned until ${clockText(Number(left.dataset.until))}`;
+            : `planned until ${momentText(Number(left.dataset.until))}`;
   }
 }

@@ -5,12 +5,6 @@ export const part = (name) => document.querySelector(`[data-c="${name}"]`);
 
 const two = (n) => String(n).padStart(2, '0');
 
-/** An hour of the run's clock. */
-export function clockText(ms) {
-  const d = new Date(ms);
-  return `${two(d.getHours())}:${two(d.getMinutes())}`;
-}
-
 /** Minutes and seconds, with a sign where the time is over. */
 export function countdown(ms) {
   const s = Math.round(Math.abs(ms) / 1000);

@@ -1,7 +1,6 @@
 // The face as it gets painted: the slider walks from chair-in to ready, and each zone has the colour of its last layer.
+import { momentText } from '../../parts/clock.js';
 import { figureAt } from '../../parts/figure.js';
-
-const two = (n) => String(n).padStart(2, '0');
 
 export function mountColour(root) {
   const room = root.querySelector('.colourroom');
@@ -38,7 +37,6 @@ export function mountColour(root) {
       if (turn.layer && (!last || turn.minute > last.minute)) last = turn;
     }
     figure.paint(model);
-    const at = new Date(begins.getTime() + now * 60000);
-    says.textContent = `${two(at.getHours())}:${two(at.getMinutes())}${last ? `, last on: ${last.layer}` : ', bare skin'}`;
+    says.textContent = `${momentText(begins.getTime() + now * 60000)}${last ? `, last on: ${last.layer}` : ', bare skin'}`;
   });
 }

@@ -1,4 +1,5 @@
 // Taking off, live: clocks for what soaks, Space and digits for done, and other people's presses.
+import { momentText } from '../../parts/clock.js';
 import { go } from '../../parts/live.js';
 import { Signals } from '../../parts/signals.js';
 
@@ -17,7 +18,7 @@ const minutes = (ms) => {
 function tick() {
   const now = here();
   const hour = document.querySelector('[data-s="now"]');
-  if (hour) hour.textContent = new Date(now).toISOString().slice(11, 16);
+  if (hour) hour.textContent = momentText(Date.now());
   for (const left of document.querySelectorAll('[data-until]')) {
     const ms = Number(left.dataset.until) - now;
     left.textContent = ms > 0 ? `${minutes(ms)} left` : `${minutes(ms)} over`;

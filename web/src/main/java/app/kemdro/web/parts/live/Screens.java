@@ -1,5 +1,6 @@
 package app.kemdro.web.parts.live;
 
+import app.kemdro.web.parts.habit.Reader;
 import jakarta.servlet.http.HttpSession;
 import java.io.IOException;
 import java.util.List;
@@ -24,13 +25,14 @@ public class Screens {
 
     private final Map<String, List<SseEmitter>> listening = new ConcurrentHashMap<>();
     private final Map<SseEmitter, BooleanSupplier> still = new ConcurrentHashMap<>();
+    private final Map<SseEmitter, Reader> readers = new ConcurrentHashMap<>();
     private final ScheduledExecutorService voice = Background.thread("screens");
 
     Screens() {
         voice.scheduleAtFixedRate(this::beat, BEAT_SECONDS, BEAT_SECONDS, TimeUnit.SECONDS);
     }
 
-    /** A screen that anybody may hear begins to listen; it is told at once what it is given here. */
+    /** A screen that anybody may hear begins to listen; it is told at once what it is given here, by the habit of whoever asks. */
     public SseEmitter listen(String to, String first) {
         return listen(to, first, () -> true);
     }
@@ -48,9 +50,11 @@ public class Screens {
             return screen;
         }
         still.put(screen, mayStill);
+        readers.put(screen, Reader.now());
         Runnable gone = () -> {
             all.remove(screen);
             still.remove(screen);
+            readers.remove(screen);
         };
         screen.onCompletion(gone);
         screen.onTimeout(gone);
@@ -106,7 +110,9 @@ public class Screens {
             return;
         }
         try {
-            screen.send(SseEmitter.event().name(name).data(what));
+            screen.send(SseEmitter.event()
+                    .name(name)
+                    .data(readers.getOrDefault(screen, Reader.STANDARD).said(what)));
         } catch (IOException | IllegalStateException gone) {
             all.remove(screen);
         }

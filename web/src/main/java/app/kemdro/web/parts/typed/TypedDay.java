@@ -1,5 +1,6 @@
 package app.kemdro.web.parts.typed;
 
+import app.kemdro.core.habit.Habit.Dates;
 import java.time.DateTimeException;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
@@ -62,6 +63,15 @@ public final class TypedDay {
 
     /** The day that is meant; empty if none can be. */
     public static Optional<LocalDate> read(String typed, LocalDate today) {
+        return read(typed, today, Dates.DAY_FIRST);
+    }
+
+    /**
+     * The same for somebody to whom of two numbers another may come first.
+     *
+     * @param dates which of two numbers is the day, where both can be
+     */
+    public static Optional<LocalDate> read(String typed, LocalDate today, Dates dates) {
         String text = typed.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ");
         Optional<LocalDate> said = said(text, today);
         if (said.isPresent()) {
@@ -70,7 +80,7 @@ public final class TypedDay {
         // a day of the week before a date says nothing more
         String date = text.replaceFirst("^(mon|tue|wed|thu|fri|sat|sun)[a-z]*\\.?,? ", "");
         try {
-            return date(date, today);
+            return date(date, today, dates);
         } catch (DateTimeException e) {
             return Optional.empty();
         }
@@ -78,6 +88,11 @@ public final class TypedDay {
 
     /** A day and an hour behind it, such as "yesterday 18:00", or 2026-11-25T18:00; empty if none can be meant. */
     public static Optional<LocalDateTime> moment(String typed, LocalDate today) {
+        return moment(typed, today, Dates.DAY_FIRST);
+    }
+
+    /** The same for somebody to whom of two numbers another may come first. */
+    public static Optional<LocalDateTime> moment(String typed, LocalDate today, Dates dates) {
         String text = typed.strip();
         try {
             return Optional.of(LocalDateTime.parse(text));
@@ -85,7 +100,7 @@ public final class TypedDay {
             // as people type it, then
         }
         for (int at = text.lastIndexOf(' '); at > 0; at = text.lastIndexOf(' ', at - 1)) {
-            Optional<LocalDate> day = read(text.substring(0, at).replaceFirst(",$", ""), today);
+            Optional<LocalDate> day = read(text.substring(0, at).replaceFirst(",$", ""), today, dates);
             Optional<LocalTime> hour = TypedHour.read(text.substring(at + 1));
             if (day.isPresent() && hour.isPresent()) {
                 return Optional.of(day.get().atTime(hour.get()));
@@ -107,7 +122,7 @@ public final class TypedDay {
         };
     }
 
-    private static Optional<LocalDate> date(String text, LocalDate today) {
+    private static Optional<LocalDate> date(String text, LocalDate today, Dates dates) {
         Matcher iso = ISO.matcher(text);
         if (iso.matches()) {
             return Optional.of(LocalDate.of(number(iso.group(1)), number(iso.group(2)), number(iso.group(3))));
@@ -116,7 +131,7 @@ public final class TypedDay {
         if (numbers.matches()) {
             int one = number(numbers.group(1));
             int two = number(numbers.group(2));
-            boolean dayFirst = two <= 12;
+            boolean dayFirst = dates == Dates.DAY_FIRST ? two <= 12 : one > 12;
             return Optional.of(of(dayFirst ? one : two, dayFirst ? two : one, numbers.group(3), today));
         }
         Matcher dayFirst = DAY_FIRST.matcher(text);

@@ -1,5 +1,6 @@
 package app.kemdro.web.records.product;
 
+import app.kemdro.core.habit.Unit;
 import app.kemdro.core.material.Film;
 import app.kemdro.core.material.Materials;
 import java.time.LocalDate;
@@ -33,6 +34,10 @@ final class ProductReading {
             "retired");
 
     private static final Set<String> UNITS = Set.of("g", "ml", "pcs");
+
+    /** What else a label may say, and what one of it is of the unit that is kept. */
+    private static final Map<String, Unit> OTHERS = Map.of("oz", Unit.GRAM, "fl oz", Unit.ML);
+
     private static final int LONGEST_NOTE = 300;
 
     private final Map<String, String> typed;
@@ -66,7 +71,7 @@ final class ProductReading {
                 text("name", 80, true),
                 family,
                 text("supplier", 60, false),
-                number("pack_size", 0.01, 100_000, true),
+                packSize(),
                 unit(),
                 number("price_eur", 0, 100_000, false),
                 day("opened"),
@@ -102,10 +107,20 @@ final class ProductReading {
         return text;
     }
 
+    private double packSize() {
+        double size = number("pack_size", 0.01, 100_000, true);
+        Unit other = OTHERS.get(raw("pack_unit"));
+        return other == null ? size : other.kept(size);
+    }
+
     private String unit() {
         String unit = raw("pack_unit");
+        Unit other = OTHERS.get(unit);
+        if (other != null) {
+            return other.symbol();
+        }
         if (!UNITS.contains(unit)) {
-            wrong.put("pack_unit", "'" + unit + "' is no unit here; write g, ml or pcs.");
+            wrong.put("pack_unit", "'" + unit + "' is no unit here; write g, ml, pcs, oz or fl oz.");
         }
         return unit;
     }

@@ -4,6 +4,7 @@ import app.kemdro.core.kit.UsualBox;
 import app.kemdro.core.material.Material;
 import app.kemdro.core.method.Trade;
 import app.kemdro.web.parts.typed.TypedDay;
+import app.kemdro.web.records.habit.Habits;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
@@ -26,9 +27,11 @@ public class Products {
 
     private final Trade trade;
     private final Clock clock;
+    private final Habits habits;
     private final SingletonSupplier<List<UsualBox.Pack>> box;
 
-    Products(ProductRepository repository, Trade trade, Clock clock) {
+    Products(ProductRepository repository, Trade trade, Habits habits, Clock clock) {
+        this.habits = habits;
         this.clock = clock;
         this.box = SingletonSupplier.of(() -> UsualBox.standard(trade.materials()));
         this.repository = repository;
@@ -141,7 +144,7 @@ public class Products {
                     "",
                     p.size(),
                     p.unit(),
-                    p.price(),
+                    p.price() * habits.money().perEuro(),
                     null,
                     p.months(),
                     null,

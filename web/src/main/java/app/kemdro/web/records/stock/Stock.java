@@ -107,11 +107,15 @@ public record Stock(
         return (int) Math.ceil((wanted - have) / contents(v, density));
     }
 
-    /** What is used up on the day, €: by the price of what the house has, else by the trade's reference price. */
-    public double euros() {
+    /**
+     * What is used up on the day, in the house's money: by the price of what it has, else by the trade's reference price.
+     *
+     * @param perEuro how much of that money a euro is, in which reference prices are
+     */
+    public double cost(double perEuro) {
         Material family = need.family();
         double amount = need.isCounted() ? need.pieces() : need.grams();
         return toBuy().map(v -> amount * v.price() / contents(v, density))
-                .orElse(need.isCounted() ? 0 : amount * family.pricePer100g() / 100);
+                .orElse(need.isCounted() ? 0 : amount * family.pricePer100g() / 100 * perEuro);
     }
 }

@@ -118,7 +118,7 @@ class HouseController {
                 v.supplier(),
                 family.map(Material::kind).orElse("not known"),
                 family.filter(Material::isLayer).map(Material::drawn).orElse("film"),
-                plain(v.packSize()) + " " + v.packUnit() + ", € " + plain(v.price()),
+                plain(v.packSize()) + " " + v.packUnit() + ", ¤ " + plain(v.price()),
                 plain(v.packs()) + (v.packs() == 1 ? " pack" : " packs"),
                 until == null ? "" : (past ? "past since " : "good until ") + until,
                 past,

@@ -57,7 +57,7 @@ class StandingProduct implements StandingForm {
     @Override
     public String called(String field) {
         return switch (field) {
-            case "price_eur" -> "Price, € a pack";
+            case "price_eur" -> "Price, ¤ a pack";
             case "packs" -> "Packs in the house";
             case "months_after_opening" -> "Good for months once opened";
             case "pack_size" -> "Pack holds";

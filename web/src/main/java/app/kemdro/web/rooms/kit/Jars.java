@@ -137,7 +137,7 @@ final class Jars {
                     .add(product.map(v -> new Buy(
                                     v.name(),
                                     s.packs(v) + " × " + plain(v.packSize()) + " " + v.packUnit(),
-                                    "€ " + Math.round(s.packs(v) * v.price())))
+                                    "¤ " + Math.round(s.packs(v) * v.price())))
                             .orElseGet(() ->
                                     new Buy(s.need().family().name(), amount(s.wanted() - s.have(), s.need()), "")));
         }

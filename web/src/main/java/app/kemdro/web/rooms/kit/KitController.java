@@ -15,6 +15,7 @@ import app.kemdro.web.parts.file.Files;
 import app.kemdro.web.parts.file.Tables;
 import app.kemdro.web.parts.print.Sheets;
 import app.kemdro.web.parts.words.Words;
+import app.kemdro.web.records.habit.Habits;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.paint.ColourCards;
@@ -73,6 +74,7 @@ class KitController {
     private final List<Tool> tools;
     private final Bag bag;
     private final ColourCards colours;
+    private final Habits habits;
 
     KitController(
             Jobs jobs,
@@ -85,7 +87,9 @@ class KitController {
             Stocks stocks,
             Bag bag,
             ColourCards colours,
+            Habits habits,
             Trade trade) {
+        this.habits = habits;
         this.bag = bag;
         this.colours = colours;
         this.stocks = stocks;
@@ -268,10 +272,10 @@ class KitController {
         model.addAttribute("jars", shelf);
         model.addAttribute("shopping", Jars.shopping(all, made));
         model.addAttribute(
-                "euros",
+                "cost",
                 Math.round(all.stream()
                         .filter(s -> !made.contains(s.need().family().id()))
-                        .mapToDouble(Stock::euros)
+                        .mapToDouble(s -> s.cost(habits.money().perEuro()))
                         .sum()));
         model.addAttribute("wipes", wipes[0] + " to " + wipes[1]);
         model.addAttribute("ruined", Jars.ruined(all));

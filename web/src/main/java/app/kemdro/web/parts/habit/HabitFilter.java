@@ -1,0 +1,102 @@
+package app.kemdro.web.parts.habit;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletRequestWrapper;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.Enumeration;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/** Says who reads the answer, and takes what was typed in their units into those in which Kemdro reckons, before anything else sees it. */
+@Component
+@Order(0)
+class HabitFilter extends OncePerRequestFilter {
+    /** Filters are made before everything else; what they need of the house is asked for when somebody comes. */
+    private final ObjectProvider<Readers> readers;
+
+    private final Clock clock;
+
+    HabitFilter(ObjectProvider<Readers> readers, Clock clock) {
+        this.readers = readers;
+        this.clock = clock;
+    }
+
+    @Override
+    protected boolean shouldNotFilter(HttpServletRequest request) {
+        return request.getRequestURI().matches("/(css|js|fonts|figure|icons)/.*");
+    }
+
+    /** A page that says what went wrong is read as well. */
+    @Override
+    protected boolean shouldNotFilterErrorDispatch() {
+        return false;
+    }
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        String account = request.getRemoteUser();
+        Reader.set(readers.getObject().of(account));
+        try {
+            boolean measured = request.getParameterMap().keySet().stream().anyMatch(n -> n.endsWith(FieldUnit.END));
+            chain.doFilter(measured ? new Kept(request, LocalDate.now(clock)) : request, response);
+        } finally {
+            Reader.clear();
+        }
+    }
+
+    /** The request with its fields as they are reckoned. */
+    private static final class Kept extends HttpServletRequestWrapper {
+        private final Map<String, String[]> parameters = new LinkedHashMap<>();
+
+        Kept(HttpServletRequest request, LocalDate today) {
+            super(request);
+            Map<String, String[]> all = request.getParameterMap();
+            all.forEach((name, values) -> {
+                String[] form = all.get(name + FieldUnit.END);
+                if (form != null) {
+                    parameters.put(
+                            name,
+                            Arrays.stream(values)
+                                    .map(v -> FieldUnit.kept(v, form[0], today))
+                                    .toArray(String[]::new));
+                } else if (!name.endsWith(FieldUnit.END)) {
+                    parameters.put(name, values);
+                }
+            });
+        }
+
+        @Override
+        public @Nullable String getParameter(String name) {
+            String[] values = parameters.get(name);
+            return values == null ? null : values[0];
+        }
+
+        @Override
+        public Map<String, String[]> getParameterMap() {
+            return Collections.unmodifiableMap(parameters);
+        }
+
+        @Override
+        public Enumeration<String> getParameterNames() {
+            return Collections.enumeration(parameters.keySet());
+        }
+
+        @Override
+        public String @Nullable [] getParameterValues(String name) {
+            return parameters.get(name);
+        }
+    }
+}
