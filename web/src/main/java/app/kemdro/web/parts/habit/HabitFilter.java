@@ -1,19 +1,16 @@
 package app.kemdro.web.parts.habit;
 
+import app.kemdro.web.parts.typed.WithFields;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Arrays;
-import java.util.Collections;
-import java.util.Enumeration;
 import java.util.LinkedHashMap;
 import java.util.Map;
-import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
@@ -51,52 +48,28 @@ class HabitFilter extends OncePerRequestFilter {
         Reader.set(readers.getObject().of(account));
         try {
             boolean measured = request.getParameterMap().keySet().stream().anyMatch(n -> n.endsWith(FieldUnit.END));
-            chain.doFilter(measured ? new Kept(request, LocalDate.now(clock)) : request, response);
+            chain.doFilter(measured ? kept(request, LocalDate.now(clock)) : request, response);
         } finally {
             Reader.clear();
         }
     }
 
     /** The request with its fields as they are reckoned. */
-    private static final class Kept extends HttpServletRequestWrapper {
-        private final Map<String, String[]> parameters = new LinkedHashMap<>();
-
-        Kept(HttpServletRequest request, LocalDate today) {
-            super(request);
-            Map<String, String[]> all = request.getParameterMap();
-            all.forEach((name, values) -> {
-                String[] form = all.get(name + FieldUnit.END);
-                if (form != null) {
-                    parameters.put(
-                            name,
-                            Arrays.stream(values)
-                                    .map(v -> FieldUnit.kept(v, form[0], today))
-                                    .toArray(String[]::new));
-                } else if (!name.endsWith(FieldUnit.END)) {
-                    parameters.put(name, values);
-                }
-            });
-        }
-
-        @Override
-        public @Nullable String getParameter(String name) {
-            String[] values = parameters.get(name);
-            return values == null ? null : values[0];
-        }
-
-        @Override
-        public Map<String, String[]> getParameterMap() {
-            return Collections.unmodifiableMap(parameters);
-        }
-
-        @Override
-        public Enumeration<String> getParameterNames() {
-            return Collections.enumeration(parameters.keySet());
-        }
-
-        @Override
-        public String @Nullable [] getParameterValues(String name) {
-            return parameters.get(name);
-        }
+    private static HttpServletRequest kept(HttpServletRequest request, LocalDate today) {
+        Map<String, String[]> all = request.getParameterMap();
+        Map<String, String[]> kept = new LinkedHashMap<>();
+        all.forEach((name, values) -> {
+            String[] form = all.get(name + FieldUnit.END);
+            if (form != null) {
+                kept.put(
+                        name,
+                        Arrays.stream(values)
+                                .map(v -> FieldUnit.kept(v, form[0], today))
+                                .toArray(String[]::new));
+            } else if (!name.endsWith(FieldUnit.END)) {
+                kept.put(name, values);
+            }
+        });
+        return new WithFields(request, kept);
     }
 }

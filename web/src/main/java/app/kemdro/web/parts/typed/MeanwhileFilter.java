@@ -4,11 +4,8 @@ import app.kemdro.web.parts.typed.StandingForm.Sent;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.util.Collections;
-import java.util.Enumeration;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -17,8 +14,8 @@ import java.util.concurrent.locks.ReentrantLock;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
-import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.server.PathContainer;
 import org.springframework.stereotype.Component;
 import org.springframework.util.function.SingletonSupplier;
@@ -50,13 +47,15 @@ class MeanwhileFilter extends OncePerRequestFilter {
     private final SingletonSupplier<List<Known>> forms;
 
     private final Typed typed;
+    private final SingletonSupplier<TakeBacks> backs;
     private final List<ReentrantLock> turns =
             IntStream.range(0, LOCKS).mapToObj(k -> new ReentrantLock(true)).toList();
 
     private record Known(PathPattern at, StandingForm form) {}
 
-    MeanwhileFilter(ObjectProvider<StandingForm> forms, Typed typed) {
+    MeanwhileFilter(ObjectProvider<StandingForm> forms, Typed typed, ObjectProvider<TakeBacks> backs) {
         this.typed = typed;
+        this.backs = SingletonSupplier.of(backs::getObject);
         this.forms = SingletonSupplier.of(() -> forms.orderedStream()
                 .map(f -> new Known(PathPatternParser.defaultInstance.parse(f.at()), f))
                 .toList());
@@ -83,14 +82,9 @@ class MeanwhileFilter extends OncePerRequestFilter {
         ReentrantLock turn = turns.get(Math.floorMod(of.hashCode(), LOCKS));
         turn.lock();
         try {
-            if (known.isPresent() && request.getParameter(Typed.WAS) != null) {
+            if (known.isPresent()) {
                 PathPattern.PathMatchInfo match = known.get().at().matchAndExtract(parsed);
-                merged(
-                        known.get().form(),
-                        match == null ? Map.of() : match.getUriVariables(),
-                        request,
-                        response,
-                        chain);
+                kept(known.get().form(), match == null ? Map.of() : match.getUriVariables(), request, response, chain);
             } else {
                 chain.doFilter(request, response);
             }
@@ -99,7 +93,7 @@ class MeanwhileFilter extends OncePerRequestFilter {
         }
     }
 
-    private void merged(
+    private void kept(
             StandingForm form,
             Map<String, String> path,
             HttpServletRequest request,
@@ -111,23 +105,50 @@ class MeanwhileFilter extends OncePerRequestFilter {
         Optional<Map<String, List<String>>> now = form.now(sent);
         if (now.isEmpty()) {
             chain.doFilter(request, response);
-            return;
+        } else if (request.getParameter(Typed.WAS) == null) {
+            chain.doFilter(request, response);
+            offer(form, sent, now.get(), request, response);
+        } else {
+            merged(form, sent, was, now.get(), request, response, chain);
+            offer(form, sent, now.get(), request, response);
         }
-        Merge merge = Merge.of(was, sent.typed(), now.get(), form.sets());
+    }
+
+    /** What was changed can be taken back by whoever changed it. */
+    private void offer(
+            StandingForm form,
+            Sent sent,
+            Map<String, List<String>> before,
+            HttpServletRequest request,
+            HttpServletResponse response) {
+        String page = response.getHeader(HttpHeaders.LOCATION);
+        if (page != null) {
+            form.now(sent)
+                    .ifPresent(after -> backs.obtain().offer(request, page, form, before, after, typed.text(after)));
+        }
+    }
+
+    private void merged(
+            StandingForm form,
+            Sent sent,
+            Map<String, List<String>> was,
+            Map<String, List<String>> now,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            FilterChain chain)
+            throws ServletException, IOException {
+        Merge merge = Merge.of(was, sent.typed(), now, form.sets());
         if (!merge.clashes().isEmpty()) {
             request.setAttribute(
                     SHOWN,
                     new MeanwhilePage.Shown(
                             request.getRequestURI(),
                             form.page(sent),
-                            typed.text(now.get()),
+                            typed.text(now),
                             typed.text(merge.fields()),
                             merge.clashes().stream()
                                     .map(c -> new MeanwhilePage.Clash(
-                                            TAKE + c,
-                                            form.called(c),
-                                            said(form, c, sent.typed()),
-                                            said(form, c, now.get())))
+                                            TAKE + c, form.called(c), said(form, c, sent.typed()), said(form, c, now)))
                                     .toList()));
             chain.doFilter(request, response);
             return;
@@ -140,7 +161,7 @@ class MeanwhileFilter extends OncePerRequestFilter {
                                     ", ",
                                     merge.others().stream().map(form::called).toList()) + ".");
         }
-        chain.doFilter(new Both(request, merge.fields(), typed.text(now.get())), response);
+        chain.doFilter(both(request, merge.fields(), typed.text(now)), response);
     }
 
     private static String said(StandingForm form, String group, Map<String, List<String>> fields) {
@@ -173,43 +194,19 @@ class MeanwhileFilter extends OncePerRequestFilter {
     }
 
     /** The request with both changes in its fields. */
-    private static final class Both extends HttpServletRequestWrapper {
-        private final Map<String, String[]> parameters = new LinkedHashMap<>();
-
-        Both(HttpServletRequest request, Map<String, List<String>> fields, String now) {
-            super(request);
-            request.getParameterMap().forEach((name, values) -> {
-                if (name.startsWith("_")) {
-                    parameters.put(name, values);
-                }
-            });
-            fields.forEach((name, values) -> {
-                if (!values.isEmpty()) {
-                    parameters.put(name, values.toArray(String[]::new));
-                }
-            });
-            parameters.put(Typed.WAS, new String[] {now});
-        }
-
-        @Override
-        public @Nullable String getParameter(String name) {
-            String[] values = parameters.get(name);
-            return values == null ? null : values[0];
-        }
-
-        @Override
-        public Map<String, String[]> getParameterMap() {
-            return Collections.unmodifiableMap(parameters);
-        }
-
-        @Override
-        public Enumeration<String> getParameterNames() {
-            return Collections.enumeration(parameters.keySet());
-        }
-
-        @Override
-        public String @Nullable [] getParameterValues(String name) {
-            return parameters.get(name);
-        }
+    private static HttpServletRequest both(HttpServletRequest request, Map<String, List<String>> fields, String now) {
+        Map<String, String[]> all = new LinkedHashMap<>();
+        request.getParameterMap().forEach((name, values) -> {
+            if (name.startsWith("_")) {
+                all.put(name, values);
+            }
+        });
+        fields.forEach((name, values) -> {
+            if (!values.isEmpty()) {
+                all.put(name, values.toArray(String[]::new));
+            }
+        });
+        all.put(Typed.WAS, new String[] {now});
+        return new WithFields(request, all);
     }
 }

@@ -1,6 +1,7 @@
 package app.kemdro.web.records.forgetting;
 
 import app.kemdro.core.look.Brief;
+import app.kemdro.web.parts.typed.TakeBacks;
 import app.kemdro.web.records.finding.Finds;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
@@ -31,6 +32,7 @@ public class Forgetting {
     private final Gate gate;
     private final Archive archive;
     private final Finds finds;
+    private final TakeBacks backs;
 
     Forgetting(
             Performers performers,
@@ -41,7 +43,9 @@ public class Forgetting {
             References references,
             Gate gate,
             Archive archive,
-            Finds finds) {
+            Finds finds,
+            TakeBacks backs) {
+        this.backs = backs;
         this.finds = finds;
         this.archive = archive;
         this.strikes = strikes;
@@ -92,6 +96,7 @@ public class Forgetting {
     }
 
     private void forget(Performer performer, UnaryOperator<Brief.Performer> as) {
+        backs.forget();
         UnaryOperator<Brief.Performer> healthyAs = p -> healthy(as.apply(p));
         List<Run> sat = archive.satBy(performer.id());
         sat.forEach(r -> runs.refuseWhileRunning(r.jobId()));

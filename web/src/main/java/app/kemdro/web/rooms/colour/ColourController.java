@@ -13,6 +13,7 @@ import app.kemdro.core.sketch.Sketch;
 import app.kemdro.web.parts.figure.FigureModel;
 import app.kemdro.web.parts.file.Files;
 import app.kemdro.web.parts.json.Json;
+import app.kemdro.web.parts.typed.TakeBack;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
@@ -33,6 +34,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -309,7 +311,14 @@ class ColourController {
             @RequestParam(defaultValue = "") String back,
             RedirectAttributes after) {
         if (appearance.skins().containsKey(skin)) {
+            String before = jobs.get(id).performer().skin();
             jobs.change(id, j -> j.performer().onSkin(skin));
+            after.addFlashAttribute(
+                    TakeBack.OFFER,
+                    TakeBack.of(
+                            "Take back: another skin",
+                            "/jobs/" + id + "/colour/skin",
+                            Map.of("skin", before, "back", back)));
         } else {
             after.addFlashAttribute(Rooms.CHANGE, "That skin is not known. Nothing was changed.");
         }
@@ -354,9 +363,29 @@ class ColourController {
             @PathVariable long recipe,
             @RequestParam(defaultValue = "") String back,
             RedirectAttributes after) {
+        recipes.of(id).stream()
+                .filter(r -> r.id() == recipe)
+                .findFirst()
+                .ifPresent(r -> after.addFlashAttribute(
+                        TakeBack.OFFER,
+                        TakeBack.of(
+                                "Take back: recipe “" + r.name() + "” removed",
+                                "/jobs/" + id + "/colour/recipes",
+                                Map.of(
+                                        "name", r.name(),
+                                        "entry", r.entry(),
+                                        "back", back,
+                                        "mix", mix(r)))));
         recipes.remove(id, recipe);
         after.addFlashAttribute(Rooms.CHANGE, "The recipe is removed.");
         return back(id, back);
+    }
+
+    /** Its paints that are in the house, as addresses have a mix. */
+    private String mix(KeptRecipe recipe) {
+        return recipe.parts().stream()
+                .flatMap(p -> swatches.named(p.paint()).map(s -> s.id() + ":" + p.parts()).stream())
+                .collect(Collectors.joining(","));
     }
 
     /** Back to what was on the table. */

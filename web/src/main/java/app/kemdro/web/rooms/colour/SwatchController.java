@@ -5,6 +5,7 @@ import app.kemdro.core.material.Material;
 import app.kemdro.core.material.MaterialRole;
 import app.kemdro.core.method.Trade;
 import app.kemdro.web.parts.file.Files;
+import app.kemdro.web.parts.typed.TakeBack;
 import app.kemdro.web.records.paint.PaintTable;
 import app.kemdro.web.records.paint.Swatch;
 import app.kemdro.web.records.paint.SwatchFiles;
@@ -108,6 +109,15 @@ class SwatchController {
 
     @PostMapping("/house/paints/{id}/remove")
     String remove(@PathVariable long id, RedirectAttributes after) {
+        swatches.all().stream()
+                .filter(s -> s.id() == id)
+                .findFirst()
+                .ifPresent(s -> after.addFlashAttribute(
+                        TakeBack.OFFER,
+                        TakeBack.of(
+                                "Take back: “" + s.name() + "” off the table",
+                                "/house/paints",
+                                SwatchReading.written(s.values()))));
         swatches.remove(id);
         after.addFlashAttribute("says", "The paint is taken off the table. Recipes that use it say so.");
         return "redirect:/house/paints";

@@ -9,6 +9,7 @@ import app.kemdro.core.habit.Habit.Warmth;
 import app.kemdro.core.habit.Habit.Week;
 import app.kemdro.core.habit.Habit.Weight;
 import app.kemdro.core.habit.Money;
+import app.kemdro.web.parts.typed.TakeBack;
 import app.kemdro.web.records.habit.Choice;
 import app.kemdro.web.records.habit.Habits;
 import app.kemdro.web.rooms.Rooms;
@@ -16,6 +17,7 @@ import java.security.Principal;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.Authentication;
@@ -80,7 +82,12 @@ class UnitsController {
 
     @PostMapping("/house/units")
     String mine(Choice choice, Principal who, RedirectAttributes after) {
+        Choice before = habits.chosen(who.getName());
         habits.choose(who.getName(), choice);
+        if (!before.equals(choice)) {
+            after.addFlashAttribute(
+                    TakeBack.OFFER, TakeBack.of("Take back: as I had it", "/house/units", fields(before)));
+        }
         after.addFlashAttribute(Rooms.CHANGE, "Kept for you, on every screen you sign in at.");
         return BACK;
     }
@@ -103,6 +110,10 @@ class UnitsController {
         }
         after.addFlashAttribute(Rooms.CHANGE, "Kept for everybody who has not chosen otherwise.");
         return BACK;
+    }
+
+    private static Map<String, String> fields(Choice choice) {
+        return lines(choice, Habit.STANDARD).stream().collect(Collectors.toMap(Line::name, Line::chosen));
     }
 
     private static double number(String typed) {

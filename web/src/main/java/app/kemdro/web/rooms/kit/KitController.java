@@ -14,6 +14,7 @@ import app.kemdro.core.safety.Safety;
 import app.kemdro.web.parts.file.Files;
 import app.kemdro.web.parts.file.Tables;
 import app.kemdro.web.parts.print.Sheets;
+import app.kemdro.web.parts.typed.TakeBack;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.habit.Habits;
 import app.kemdro.web.records.job.Job;
@@ -164,6 +165,15 @@ class KitController {
                         .filter(e -> trade.schoolsBeside(trade.technique(e.techniqueId()), e.zones()).stream()
                                 .anyMatch(t -> t.id().equals(school)))
                         .isPresent();
+        if (fits) {
+            String before = job.look().entry(entry).orElseThrow().techniqueId();
+            after.addFlashAttribute(
+                    TakeBack.OFFER,
+                    TakeBack.of(
+                            "Take back: as before, “" + trade.technique(before).name() + "”",
+                            "/jobs/" + id + "/kit/instead",
+                            Map.of("entry", entry, "school", before)));
+        }
         after.addFlashAttribute(
                 Rooms.CHANGE,
                 fits

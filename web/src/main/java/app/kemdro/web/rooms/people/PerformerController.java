@@ -4,6 +4,7 @@ import app.kemdro.core.method.Trade;
 import app.kemdro.core.safety.HealthRecord;
 import app.kemdro.web.parts.figure.FigureModel;
 import app.kemdro.web.parts.json.Json;
+import app.kemdro.web.parts.typed.TakeBack;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.forgetting.Forgetting;
 import app.kemdro.web.records.performer.HealthLooks;
@@ -14,6 +15,7 @@ import app.kemdro.web.records.performer.SkinWords;
 import app.kemdro.web.rooms.Rooms;
 import java.security.Principal;
 import java.util.Comparator;
+import java.util.Map;
 import java.util.Set;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -93,7 +95,12 @@ class PerformerController {
         if (performers.named(other).filter(p -> p.id() != id).isPresent()) {
             return say(id, "Somebody else is called " + other + ". Nothing was changed.", after);
         }
+        String before = performers.get(id).facts().name();
         forgetting.rename(performers.get(id), other);
+        after.addFlashAttribute(
+                TakeBack.OFFER,
+                TakeBack.of(
+                        "Take back: called " + before + " again", "/people/" + id + "/name", Map.of("name", before)));
         return say(id, "The name is changed on every job.", after);
     }
 

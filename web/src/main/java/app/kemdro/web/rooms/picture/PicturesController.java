@@ -6,6 +6,7 @@ import app.kemdro.web.parts.figure.FigureView;
 import app.kemdro.web.parts.json.Json;
 import app.kemdro.web.parts.mishap.NotPossible;
 import app.kemdro.web.parts.picture.Frame;
+import app.kemdro.web.parts.typed.TakeBack;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
@@ -19,6 +20,7 @@ import java.io.IOException;
 import java.time.Duration;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -209,7 +211,22 @@ class PicturesController {
 
     @PostMapping("/jobs/{job}/pictures/{id}/marks/{mark}/remove")
     String unmark(@PathVariable long job, @PathVariable long id, @PathVariable int mark, RedirectAttributes after) {
-        return change(job, id, after, "The mark is taken off.", () -> references.unmark(job, id, mark));
+        return change(job, id, after, "The mark is taken off.", () -> {
+            Reference picture = references.get(job, id);
+            if (mark >= 0 && mark < picture.marks().size()) {
+                Reference.Mark was = picture.marks().get(mark);
+                after.addFlashAttribute(
+                        TakeBack.OFFER,
+                        TakeBack.of(
+                                "Take back: mark " + (mark + 1) + " off",
+                                "/jobs/" + job + "/pictures/" + id + "/marks",
+                                Map.of(
+                                        "x", percent(picture.frame().shownX(was.fromLeft())),
+                                        "y", percent(picture.frame().shownY(was.fromTop())),
+                                        "note", was.note())));
+            }
+            references.unmark(job, id, mark);
+        });
     }
 
     /** Shows only what lies between two corners of what is shown; in per cent. */
@@ -259,6 +276,10 @@ class PicturesController {
             after.addFlashAttribute(Rooms.CHANGE, refusal.getMessage());
         }
         return back(job, id);
+    }
+
+    private static String percent(double share) {
+        return Double.toString(share * 100);
     }
 
     /** A share of a picture's side that was typed or pressed in per cent. */

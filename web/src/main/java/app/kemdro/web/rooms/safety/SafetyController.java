@@ -10,6 +10,7 @@ import app.kemdro.core.safety.HealthRecord.Result;
 import app.kemdro.core.safety.Safety;
 import app.kemdro.web.parts.file.Files;
 import app.kemdro.web.parts.print.Sheets;
+import app.kemdro.web.parts.typed.TakeBack;
 import app.kemdro.web.parts.typed.Typed;
 import app.kemdro.web.parts.typed.TypedDay;
 import app.kemdro.web.parts.words.Words;
@@ -215,7 +216,23 @@ class SafetyController {
         }
         String said = plans.change(jobs.get(id), j -> j.performer().noLongerReactsTo(reaction))
                 .said();
+        after.addFlashAttribute(
+                TakeBack.OFFER,
+                TakeBack.of(
+                        "Take back: a reaction taken out",
+                        "/jobs/" + id + "/safety/reactions",
+                        Map.of("reaction", reaction)));
         return say(id, "It is taken out: " + said, after);
+    }
+
+    @PostMapping("/jobs/{id}/safety/reactions")
+    String reaction(@PathVariable long id, @RequestParam String reaction, RedirectAttributes after) {
+        if (trade.materials().reactions().stream().noneMatch(r -> r.id().equals(reaction))) {
+            return say(id, "'" + reaction + "' is nothing people react to here. Nothing was changed.", after);
+        }
+        String said = plans.change(jobs.get(id), j -> j.performer().alsoReactsTo(Set.of(reaction)))
+                .said();
+        return say(id, "It is written down: " + said, after);
     }
 
     /** Keeps what the performer agreed to, of what is asked for now. */
@@ -268,11 +285,21 @@ class SafetyController {
             @PathVariable long id, @RequestParam String family, @RequestParam String put, RedirectAttributes after) {
         try {
             LocalDateTime then = LocalDateTime.parse(put.strip());
-            boolean there = jobs.get(id).performer().care().tests().stream()
-                    .anyMatch(t -> t.family().equals(family) && t.put().equals(then));
-            if (!there) {
+            Optional<PatchTest> there = jobs.get(id).performer().care().tests().stream()
+                    .filter(t -> t.family().equals(family) && t.put().equals(then))
+                    .findFirst();
+            if (there.isEmpty()) {
                 return say(id, "That test is not there any more. Nothing was changed.", after);
             }
+            after.addFlashAttribute(
+                    TakeBack.OFFER,
+                    TakeBack.of(
+                            "Take back: a patch test taken out",
+                            "/jobs/" + id + "/safety/tests",
+                            Map.of(
+                                    "family", family,
+                                    "put", put.strip(),
+                                    "result", there.get().result().name())));
             change(
                     id,
                     tests -> tests.removeIf(

@@ -1,11 +1,14 @@
 package app.kemdro.web.rooms.house;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
 import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
+import app.kemdro.web.records.account.Account.Role;
+import app.kemdro.web.records.account.Accounts;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import java.io.IOException;
@@ -47,8 +50,14 @@ class UnitsTest {
     @Autowired
     private Jobs jobs;
 
+    @Autowired
+    private Accounts accounts;
+
     @BeforeEach
     void chooses() {
+        if (!accounts.isThere("yard")) {
+            accounts.add("yard", "Yard", "counts in feet", Role.LEAD);
+        }
         assertThat(send("yard", "LEAD", "/house/units", OTHER).getStatus()).isEqualTo(302);
     }
 
@@ -196,6 +205,29 @@ class UnitsTest {
         assertThat(page("ines", "/jobs/" + founder().id() + "/kit").text())
                 .contains("about kr ")
                 .doesNotContain("€");
+    }
+
+    /** What is pushed to a screen that stands open is said by the habit of whoever opened it. */
+    @Test
+    void whatIsPushedIsReadByTheHabitOfTheScreen() throws Exception {
+        Job job = DemoJobs.ofInesOnly("Watched by yard", jobs);
+        send("yard", "LEAD", "/jobs/" + job.id() + "/chair/begin", Map.of());
+        var mine = stream("yard", job);
+        var theirs = stream("ines", job);
+        await().untilAsserted(() -> assertThat(mine.getContentAsString(StandardCharsets.UTF_8))
+                .contains("70 °F")
+                .doesNotContain("°C"));
+        await().untilAsserted(() -> assertThat(theirs.getContentAsString(StandardCharsets.UTF_8))
+                .contains("21 °C")
+                .doesNotContain("°F"));
+    }
+
+    private MockHttpServletResponse stream(String name, Job job) {
+        return mvc.get()
+                .uri("/jobs/" + job.id() + "/chair/stream")
+                .with(user(name).roles("LEAD"))
+                .asyncExchange()
+                .getResponse();
     }
 
     @Test
