@@ -89,19 +89,33 @@ public final class Sketch {
     private List<Stage> stages(
             Zone zone, Stack stack, Plan plan, Look look, Reflectance skin, Function<String, Optional<Paint>> recipes) {
         List<Stage> stages = new ArrayList<>();
+        stages.add(new Stage(0, "", "", bare(zone, plan.brief().performer(), skin), true));
+        through(zone, stack, plan, look, skin, recipes).forEach(s -> s.ifPresent(stages::add));
+        return stages;
+    }
+
+    /**
+     * What a zone looks like once each of its layers is down, from the innermost; empty for a layer that changes no colour.
+     *
+     * @param stack what lies on the zone in this plan
+     */
+    public List<Optional<Stage>> through(
+            Zone zone, Stack stack, Plan plan, Look look, Reflectance skin, Function<String, Optional<Paint>> recipes) {
+        List<Optional<Stage>> stages = new ArrayList<>();
         Reflectance colour = bare(zone, plan.brief().performer(), skin);
-        stages.add(new Stage(0, "", "", colour, true));
         boolean claimed = true;
         for (Stack.Layer layer : stack.layers()) {
             Optional<Reflectance> over = over(layer, colour, look, recipes);
             if (over.isEmpty()) {
+                stages.add(Optional.empty());
                 continue;
             }
             colour = over.get();
             claimed = !appearance.shimmers().contains(layer.material().id())
                     && (claimed
                             || appearance.forms().containsKey(layer.material().id()));
-            stages.add(new Stage(down(layer, plan), layer.material().name(), layer.entry(), colour, claimed));
+            stages.add(
+                    Optional.of(new Stage(down(layer, plan), layer.material().name(), layer.entry(), colour, claimed)));
         }
         return stages;
     }

@@ -2,10 +2,26 @@
 import { momentText } from '../../parts/clock.js';
 import { figureAt } from '../../parts/figure.js';
 
+/** What words say in numbers, for whoever asks; it stays so on this device. */
+function numbers(room) {
+  const button = room.querySelector('[data-numbers]');
+  const show = (are) => {
+    room.classList.toggle('with-numbers', are);
+    button?.setAttribute('aria-pressed', String(are));
+  };
+  show(localStorage.getItem('colour numbers') === 'shown');
+  button?.addEventListener('click', () => {
+    const are = !room.classList.contains('with-numbers');
+    localStorage.setItem('colour numbers', are ? 'shown' : 'away');
+    show(are);
+  });
+}
+
 export function mountColour(root) {
   const room = root.querySelector('.colourroom');
   if (!room || room.dataset.mounted) return;
   room.dataset.mounted = '1';
+  numbers(room);
   for (const pick of room.querySelectorAll('[data-colour]')) {
     const field = pick.form.elements[pick.dataset.colour];
     pick.addEventListener('input', () => {

@@ -62,7 +62,10 @@ function drawCut(place) {
     );
     const line = (values) => values.map((v, p) => `${at(p).toFixed(1)} ${(height - v).toFixed(1)}`);
     const d = `M${line(upper).join('L')}L${line(lower).reverse().join('L')}Z`;
-    svg.append(el('path', { class: `cu cu-${row.kind}`, d }), el('path', { class: 'cu-p', d, fill: `url(#m-${row.kind})` }));
+    const layer = el('path', { class: `cu cu-${row.kind}`, d });
+    // the colour that the look has there, where it is known
+    if (row.colour) layer.style.fill = row.colour;
+    svg.append(layer, el('path', { class: 'cu-p', d, fill: `url(#m-${row.kind})` }));
     if (k === inward) for (let x = 18; x < left; x += 34) svg.append(el('path', { class: 'cu-pore', d: `M${x} ${height - thick}q3 16 0 30` }));
     const middle = height - (upper[points] + lower[points]) / 2;
     const named = names[k].offsetTop - list.offsetTop + 11;

@@ -61,7 +61,7 @@ public final class PaintTable {
     record Ground(String id, String name, String hex, String query, boolean on) {}
 
     /** The mix after so many coats: over the ground, over a brow on it, and what of the brow is still seen. */
-    record Coat(int coats, String hex, String brow, String left, String query, boolean chosen) {}
+    record Coat(int coats, String hex, String brow, String shows, String left, String query, boolean chosen) {}
 
     /** A paint in the mix. */
     record Part(String name, int parts, String hex, String more, String less, String out) {}
@@ -180,6 +180,7 @@ public final class PaintTable {
                     n,
                     hex(mix.over(ground, weight)),
                     hex(mix.over(brow, weight)),
+                    shows(left),
                     one(left),
                     asked.coats(Math.max(1, n)).query(),
                     n == asked.coats()));
@@ -187,38 +188,71 @@ public final class PaintTable {
         return strip;
     }
 
-    /** What the table says of a mix, in sentences. */
-    public List<String> says(Paint mix) {
+    /**
+     * A sentence of the table.
+     *
+     * @param figures what it rests on, for whoever asks for numbers; empty where there are none
+     */
+    public record Saying(String says, String figures) {}
+
+    /** What the table says of a mix. */
+    public List<Saying> says(Paint mix) {
         Reflectance ground = below();
         double weight = asked.coats() * coat();
         Reflectance film = mix.over(ground, weight);
         Paint powder = appearance.films().get("powder").paint();
         double grams = appearance.films().get("powder").grams();
-        List<String> says = new ArrayList<>();
+        List<Saying> says = new ArrayList<>();
         OptionalInt hides = Covering.coats(mix, coat(), brow(ground), ground, Covering.UNSEEN);
+        double most = Covering.left(mix, Covering.MOST * coat(), brow(ground), ground);
         says.add(
                 hides.isPresent()
-                        ? coats(hides.getAsInt()) + " until a brow no longer shows."
-                        : "It never hides a brow: " + Covering.MOST + " coats leave a difference of "
-                                + one(Covering.left(mix, Covering.MOST * coat(), brow(ground), ground)) + ".");
+                        ? new Saying(coats(hides.getAsInt()) + " until a brow no longer shows.", "")
+                        : new Saying(
+                                "It never hides a brow, not with " + Covering.MOST + " coats.",
+                                "a difference of " + one(most)));
         OptionalInt card = IntStream.rangeClosed(1, Covering.MOST)
                 .filter(n -> mix.contrastRatio(n * coat()) >= 0.98)
                 .findFirst();
         says.add(
                 card.isPresent()
-                        ? coats(card.getAsInt()) + " hide black and white alike (0.98)."
-                        : "Over black and white it stays translucent.");
+                        ? new Saying(coats(card.getAsInt()) + " hide black and white alike.", "0.98")
+                        : new Saying("Over black and white it stays translucent.", ""));
         Lab powdered = powder.over(film, grams).lab();
         double lighter = powdered.l() - film.lab().l();
         says.add(
                 Math.abs(lighter) < 0.5
-                        ? "Powder hardly changes it."
-                        : "Powder makes it " + one(Math.abs(lighter)) + (lighter > 0 ? " lighter" : " darker")
-                                + ", a difference of " + one(powdered.difference(film.lab())) + ".");
+                        ? new Saying("Powder hardly changes it.", "")
+                        : new Saying(
+                                "Powder makes it " + (lighter > 0 ? "lighter" : "darker") + ": "
+                                        + word(powdered.difference(film.lab())) + ".",
+                                one(Math.abs(lighter)) + ", a difference of " + one(powdered.difference(film.lab()))));
         Contrast contrast = Contrast.of(film, ground, powder, grams);
-        says.add("Beside the bare ground it differs by " + one(contrast.bare()) + ", " + one(contrast.powdered())
-                + " when both are powdered, " + one(contrast.warm()) + " under a lamp.");
+        String bare = beside(contrast.bare());
+        String dull = beside(contrast.powdered());
+        String warm = beside(contrast.warm());
+        says.add(new Saying(
+                "Beside the bare ground it is " + bare
+                        + (dull.equals(bare) && warm.equals(bare)
+                                ? ", powdered and under a lamp too."
+                                : "; when both are powdered, " + dull + "; under a lamp, " + warm + "."),
+                figures(contrast)));
         return says;
+    }
+
+    private static String figures(Contrast c) {
+        return one(c.bare()) + ", powdered " + one(c.powdered()) + ", under a lamp " + one(c.warm());
+    }
+
+    private static String beside(double difference) {
+        return difference < 1
+                ? "not told apart"
+                : difference < 3 ? "told apart side by side only" : difference < 8 ? "seen" : "another colour";
+    }
+
+    /** What is still seen of a brow, in words. */
+    private static String shows(double left) {
+        return left < 1 ? "brow hidden" : left < 3 ? "brow hinted at" : "brow shows";
     }
 
     private static String coats(int n) {
@@ -305,16 +339,19 @@ public final class PaintTable {
     }
 
     /** What takes the cast out of a shadow on this ground, in a sentence. */
-    public String neutral(Lab shadow) {
+    public Saying neutral(Lab shadow) {
         double[] coats = swatches.stream().mapToDouble(this::coat).toArray();
         return Neutral.of(paints, coats, Reflectance.of(shadow), below())
-                .map(c -> "“" + swatches.get(c.paint()).name() + "”, about " + amount(c.gramsPerM2() / coats[c.paint()])
-                        + ", takes the cast from " + one(c.cast()) + " to " + one(c.left()) + "; then the base.")
-                .orElse("Nothing in the house takes a third of that cast away; cover it instead.");
+                .map(c -> new Saying(
+                        "“" + swatches.get(c.paint()).name() + "”, about "
+                                + amount(c.gramsPerM2() / coats[c.paint()]) + ", takes "
+                                + (c.left() < c.cast() / 3 ? "most" : "a part") + " of the cast away; then the base.",
+                        "from " + one(c.cast()) + " to " + one(c.left())))
+                .orElse(new Saying("Nothing in the house takes a third of that cast away; cover it instead.", ""));
     }
 
     /** Whether a highlight and a shadow still differ after powder and under a lamp, in a sentence. */
-    public static String contrast(Paint one, Paint other, Appearance appearance) {
+    public static Saying contrast(Paint one, Paint other, Appearance appearance) {
         Appearance.Film powder = appearance.films().get("powder");
         Contrast c = Contrast.of(one.masstone(), other.masstone(), powder.paint(), powder.grams());
         String read = c.powdered() >= 10
@@ -322,8 +359,7 @@ public final class PaintTable {
                 : c.powdered() >= 4
                         ? "They read apart from near only."
                         : "They run together: make one darker before the powder, or reinforce after it.";
-        return "They differ by " + one(c.bare()) + ", " + one(c.powdered()) + " powdered, " + one(c.warm())
-                + " under a lamp. " + read;
+        return new Saying(read, "they differ by " + figures(c));
     }
 
     private static String amount(double coats) {

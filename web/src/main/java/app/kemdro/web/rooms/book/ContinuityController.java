@@ -8,7 +8,9 @@ import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.schedule.ScheduledTask;
+import app.kemdro.core.sketch.Sketch;
 import app.kemdro.core.strike.Removal;
+import app.kemdro.web.parts.figure.PaintedFigure;
 import app.kemdro.web.parts.file.Files;
 import app.kemdro.web.parts.print.Sheets;
 import app.kemdro.web.parts.words.Shares;
@@ -17,6 +19,7 @@ import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.learning.Day;
 import app.kemdro.web.records.paint.ColourCards;
+import app.kemdro.web.records.paint.Faces;
 import app.kemdro.web.records.plan.Plans;
 import app.kemdro.web.records.plan.Removals;
 import app.kemdro.web.records.reference.References;
@@ -45,6 +48,11 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** The continuity sheet: what another artist needs to do it again exactly. It says nothing of the performer's health. */
 @Controller
 class ContinuityController {
+    private static final List<String> SIDES = List.of("front", "three-quarter", "three-quarter-right");
+
+    /** Height of a drawn figure, pixels: 200 an inch on paper. */
+    private static final int FIGURE = 460;
+
     private static final int MOST_PICTURES = 6;
     private static final int MOST_MEANT = 3;
 
@@ -57,6 +65,7 @@ class ContinuityController {
     private final RunPictures pictures;
     private final References references;
     private final ColourCards cards;
+    private final Faces faces;
     private final UsedUp used;
     private final Removals removals;
     private final Sheets sheets;
@@ -70,6 +79,7 @@ class ContinuityController {
             RunPictures pictures,
             References references,
             ColourCards cards,
+            Faces faces,
             UsedUp used,
             Removals removals,
             Sheets sheets,
@@ -82,6 +92,7 @@ class ContinuityController {
         this.pictures = pictures;
         this.references = references;
         this.cards = cards;
+        this.faces = faces;
         this.used = used;
         this.removals = removals;
         this.sheets = sheets;
@@ -128,7 +139,11 @@ class ContinuityController {
         values.put("room", Words.air(plan.brief().room()));
         values.put(
                 "images",
-                Stream.concat(meant(job).stream(), held.stream().flatMap(r -> images(job, r).stream()))
+                Stream.of(
+                                sketched(job, plan),
+                                meant(job),
+                                held.map(r -> images(job, r)).orElse(List.of()))
+                        .flatMap(List::stream)
                         .toList());
         values.put("cards", cards.of(plan, job));
         values.put("layers", layers(plan));
@@ -145,6 +160,16 @@ class ContinuityController {
         return values;
     }
 
+    /** The painted figure from three sides. */
+    private List<Image> sketched(Job job, Plan plan) {
+        Map<String, List<Sketch.Stage>> stages = faces.stages(job, plan);
+        return SIDES.stream()
+                .map(view -> new Image(
+                        inline("image/png", PaintedFigure.png(view, FIGURE, zone -> faces.finished(job, zone, stages))),
+                        "sketch, " + view.replace('-', ' ') + "; colours as predicted"))
+                .toList();
+    }
+
     /** What it shall look like; where the performer is to be known on it, it stays in the house. */
     private List<Image> meant(Job job) {
         return references.of(job.id()).stream()
@@ -156,7 +181,11 @@ class ContinuityController {
     }
 
     private static String inline(byte[] jpeg) {
-        return "data:image/jpeg;base64," + Base64.getEncoder().encodeToString(jpeg);
+        return inline("image/jpeg", jpeg);
+    }
+
+    private static String inline(String type, byte[] image) {
+        return "data:" + type + ";base64," + Base64.getEncoder().encodeToString(image);
     }
 
     /** What it looked like when it was ready comes first; a look at skin is nobody's but the performer's. */

@@ -8,9 +8,9 @@ import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.material.MaterialRole;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
-import app.kemdro.core.sketch.Appearance;
 import app.kemdro.core.sketch.Sketch;
 import app.kemdro.web.parts.figure.FigureModel;
+import app.kemdro.web.parts.figure.PaintedFigure;
 import app.kemdro.web.parts.file.Files;
 import app.kemdro.web.parts.json.Json;
 import app.kemdro.web.parts.typed.TakeBack;
@@ -18,6 +18,7 @@ import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.paint.Asked;
+import app.kemdro.web.records.paint.Faces;
 import app.kemdro.web.records.paint.KeptRecipe;
 import app.kemdro.web.records.paint.KeptRecipes;
 import app.kemdro.web.records.paint.PaintTable;
@@ -56,8 +57,7 @@ class ColourController {
     private final Plans plans;
     private final Trade trade;
     private final Json json;
-    private final Appearance appearance;
-    private final Sketch sketch;
+    private final Faces faces;
 
     ColourController(
             Jobs jobs,
@@ -66,9 +66,11 @@ class ColourController {
             Swatches swatches,
             References references,
             KeptRecipes recipes,
+            Faces faces,
             Trade trade,
             Json json) {
         this.references = references;
+        this.faces = faces;
         this.plans = plans;
         this.jobs = jobs;
         this.rooms = rooms;
@@ -76,8 +78,6 @@ class ColourController {
         this.recipes = recipes;
         this.trade = trade;
         this.json = json;
-        this.appearance = Appearance.standard(trade);
-        this.sketch = new Sketch(trade, appearance);
     }
 
     /** A paint on the shelf, over the white and the black half of its card. */
@@ -112,17 +112,23 @@ class ColourController {
             Model model) {
         Job job = jobs.get(id);
         Asked asked = Asked.of(mix, on, coats, aim, shadow);
-        Reflectance skin = appearance.skin(job.performer().skin());
+        Reflectance skin = faces.appearance().skin(job.performer().skin());
         List<Swatch> all = swatches.all();
         Optional<Plan> plan = rooms.open(model, job, "colour");
-        Map<String, List<Sketch.Stage>> stages = plan.map(
-                        p -> sketch.of(p, job.look(), skin, recipes.byEntry(job.id())))
-                .orElse(Map.of());
+        Map<String, List<Sketch.Stage>> stages =
+                plan.map(p -> faces.stages(job, p)).orElse(Map.of());
         List<Painted> painted = painted(job);
         Map<String, Reflectance> below = new LinkedHashMap<>();
         painted.forEach(e -> Sketch.below(e.id(), stages).ifPresent(r -> below.put(e.id(), r)));
         PaintTable table = new PaintTable(
-                all, swatches, appearance, trade.materials(), job.brief().performer(), skin, below, asked);
+                all,
+                swatches,
+                faces.appearance(),
+                trade.materials(),
+                job.brief().performer(),
+                skin,
+                below,
+                asked);
         model.addAttribute("asked", asked);
         model.addAttribute("shelf", shelf(all, asked));
         model.addAttribute("grounds", table.groundChips());
@@ -146,7 +152,7 @@ class ColourController {
                 model,
                 "shadow",
                 () -> asked.cast().map(table::neutral).ifPresent(s -> model.addAttribute("neutral", s)));
-        plan.ifPresent(p -> face(model, p, job, skin, stages));
+        plan.ifPresent(p -> face(model, p, job, stages));
         return "rooms/colour/colour";
     }
 
@@ -198,7 +204,7 @@ class ColourController {
     }
 
     private List<SkinChip> skins(Job job) {
-        return appearance.skins().entrySet().stream()
+        return faces.appearance().skins().entrySet().stream()
                 .map(e -> new SkinChip(
                         e.getKey(),
                         e.getValue().name(),
@@ -254,11 +260,11 @@ class ColourController {
         model.addAttribute("light", light);
         model.addAttribute("dark", dark);
         if (one.isPresent() && other.isPresent()) {
-            model.addAttribute("contrast", PaintTable.contrast(one.get(), other.get(), appearance));
+            model.addAttribute("contrast", PaintTable.contrast(one.get(), other.get(), faces.appearance()));
         }
     }
 
-    private void face(Model model, Plan plan, Job job, Reflectance skin, Map<String, List<Sketch.Stage>> zones) {
+    private void face(Model model, Plan plan, Job job, Map<String, List<Sketch.Stage>> zones) {
         Map<String, List<Turn>> turns = new LinkedHashMap<>();
         zones.forEach((zone, stages) -> turns.put(
                 zone,
@@ -272,7 +278,7 @@ class ColourController {
         model.addAttribute(
                 "figure",
                 json.text(FigureModel.of(
-                        trade.body(), Set.of(), zone -> new FigureModel.Tint(finished(zone, job, skin, zones), ""))));
+                        trade.body(), Set.of(), zone -> new FigureModel.Tint(faces.finished(job, zone, zones), ""))));
         model.addAttribute("turns", json.text(turns));
         model.addAttribute("minutes", Math.max(1, plan.schedule().ready() / 60));
         model.addAttribute("readyAt", Words.hour(plan.ready()));
@@ -281,26 +287,14 @@ class ColourController {
                 "shimmering", turns.values().stream().anyMatch(t -> t.stream().anyMatch(x -> !x.claimed())));
     }
 
-    /** What a zone looks like in the end. */
-    private String finished(String zone, Job job, Reflectance skin, Map<String, List<Sketch.Stage>> zones) {
-        List<Sketch.Stage> own = zones.get(zone);
-        return PaintTable.hex(
-                own == null
-                        ? sketch.bare(trade.body().zone(zone), job.brief().performer(), skin)
-                        : own.get(own.size() - 1).colour());
-    }
-
     /** The finished head as a drawing. */
     @GetMapping("/jobs/{id}/figure.svg")
     ResponseEntity<byte[]> figure(@PathVariable long id, @RequestParam(defaultValue = "front") String view) {
         Job job = jobs.get(id);
         String shown = PaintedFigure.VIEWS.contains(view) ? view : "front";
-        Reflectance skin = appearance.skin(job.performer().skin());
-        Map<String, List<Sketch.Stage>> stages = plans.of(job)
-                .plan()
-                .map(p -> sketch.of(p, job.look(), skin, recipes.byEntry(job.id())))
-                .orElse(Map.of());
-        String drawn = PaintedFigure.draw(shown, job.title() + ", " + shown, zone -> finished(zone, job, skin, stages));
+        Map<String, List<Sketch.Stage>> stages =
+                plans.of(job).plan().map(p -> faces.stages(job, p)).orElse(Map.of());
+        String drawn = PaintedFigure.draw(shown, job.title() + ", " + shown, zone -> faces.finished(job, zone, stages));
         return Files.kept(Files.named(job.title()) + "-" + shown + ".svg", "image/svg+xml", drawn);
     }
 
@@ -310,7 +304,7 @@ class ColourController {
             @RequestParam String skin,
             @RequestParam(defaultValue = "") String back,
             RedirectAttributes after) {
-        if (appearance.skins().containsKey(skin)) {
+        if (faces.appearance().skins().containsKey(skin)) {
             String before = jobs.get(id).performer().skin();
             jobs.change(id, j -> j.performer().onSkin(skin));
             after.addFlashAttribute(

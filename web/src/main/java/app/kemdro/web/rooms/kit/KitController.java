@@ -145,7 +145,7 @@ class KitController {
                         Words.change(Math.round(s.later() / 60.0)),
                         Math.round(s.dearer()) == 0
                                 ? "for the same money"
-                                : Math.round(Math.abs(s.dearer())) + (s.dearer() > 0 ? " € more" : " € less"),
+                                : "€ " + Math.round(Math.abs(s.dearer())) + (s.dearer() > 0 ? " more" : " less"),
                         s.troubles() > 0
                                 ? s.troubles() + (s.troubles() == 1 ? " layer" : " layers")
                                         + " would not hold: mend in Look"

@@ -27,6 +27,7 @@ public record Cut(List<Row> layers, double millimetres) {
      *
      * @param number counted from the body, −1 for the body
      * @param kind how it is drawn
+     * @param colour of the zone once it is down, as far as it is known; empty where it changes none
      * @param form whether it is a form with an edge rather than a film
      * @param mark holds, need or fail; empty for the body
      * @param verdict the same in a word
@@ -38,6 +39,7 @@ public record Cut(List<Row> layers, double millimetres) {
             String name,
             String detail,
             String kind,
+            String colour,
             double mm,
             boolean form,
             String mark,
@@ -45,26 +47,30 @@ public record Cut(List<Row> layers, double millimetres) {
             String says,
             List<String> mends) {}
 
-    /** Cuts through a zone of a plan; mends are asked for only where something does not hold. */
-    static Cut of(Zone zone, Plan plan, IntFunction<List<Mending.Offer>> mends) {
+    /**
+     * Cuts through a zone of a plan; mends are asked for only where something does not hold.
+     *
+     * @param colours of the bare zone and of each layer
+     */
+    static Cut of(Zone zone, Plan plan, List<String> colours, IntFunction<List<Mending.Offer>> mends) {
         Stack stack = plan.stacks().get(zone.id());
         List<Row> rows = new ArrayList<>();
         if (stack == null) {
-            rows.add(body(zone.place().name().toLowerCase(Locale.ROOT)));
+            rows.add(body(zone.place().name().toLowerCase(Locale.ROOT), colours.get(0)));
             return new Cut(rows, 0);
         }
-        rows.add(body(stack.ground().word()));
+        rows.add(body(stack.ground().word(), colours.get(0)));
         double sum = 0;
         for (int k = 0; k < stack.layers().size(); k++) {
             Stack.Layer layer = stack.layers().get(k);
             sum += layer.millimetres();
-            rows.add(row(k, layer, minutes(layer, plan), mends));
+            rows.add(row(k, layer, colours.get(k + 1), minutes(layer, plan), mends));
         }
         Collections.reverse(rows);
         return new Cut(List.copyOf(rows), sum);
     }
 
-    private static Row body(String word) {
+    private static Row body(String word, String colour) {
         String name = switch (word) {
             case "clean-skin" -> "Skin, degreased";
             case "hairy" -> "Hair and skin";
@@ -74,10 +80,11 @@ public record Cut(List<Row> layers, double millimetres) {
             case "nail" -> "Nail";
             default -> "Skin";
         };
-        return new Row(-1, name, "", "skin", 0, false, "", "", "", List.of());
+        return new Row(-1, name, "", "skin", colour, 0, false, "", "", "", List.of());
     }
 
-    private static Row row(int number, Stack.Layer layer, String minutes, IntFunction<List<Mending.Offer>> mends) {
+    private static Row row(
+            int number, Stack.Layer layer, String colour, String minutes, IntFunction<List<Mending.Offer>> mends) {
         Judgement boundary = layer.boundary();
         boolean fine = boundary.verdict().isFine();
         return new Row(
@@ -85,6 +92,7 @@ public record Cut(List<Row> layers, double millimetres) {
                 Capitals.capital(layer.material().name()) + (layer.coats() > 1 ? ", " + layer.coats() + " coats" : ""),
                 layer.what() + ". " + minutes,
                 layer.material().drawn(),
+                colour,
                 layer.millimetres(),
                 layer.material().isForm(),
                 mark(boundary.verdict()),

@@ -16,6 +16,7 @@ import app.kemdro.web.parts.figure.LookTints;
 import app.kemdro.web.parts.json.Json;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
+import app.kemdro.web.records.paint.Faces;
 import app.kemdro.web.records.plan.Plans;
 import app.kemdro.web.records.plan.Removals;
 import app.kemdro.web.records.run.Runs;
@@ -49,6 +50,7 @@ class LookController {
     private final FoundBy foundBy;
     private final Trade trade;
     private final Json json;
+    private final Faces faces;
 
     LookController(
             Jobs jobs,
@@ -59,7 +61,9 @@ class LookController {
             UsualSchools usual,
             FoundBy foundBy,
             Trade trade,
-            Json json) {
+            Json json,
+            Faces faces) {
+        this.faces = faces;
         this.foundBy = foundBy;
         this.usual = usual;
         this.jobs = jobs;
@@ -95,7 +99,7 @@ class LookController {
         model.addAttribute("chosen", room.chosen());
         model.addAttribute("offers", room.offers());
         model.addAttribute("foundBy", foundBy);
-        Optional<Cut> cut = room.cut();
+        Optional<Cut> cut = room.cut(faces);
         model.addAttribute("cut", cut.orElse(null));
         model.addAttribute("cutJson", cut.map(c -> json.text(c.layers())).orElse("[]"));
         model.addAttribute("fills", room.fills());

@@ -21,6 +21,7 @@ import app.kemdro.core.plan.Proposals.Weighed;
 import app.kemdro.core.plan.Trials;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
+import app.kemdro.web.records.paint.Faces;
 import app.kemdro.web.records.plan.Plans;
 import app.kemdro.web.records.plan.Removals;
 import java.util.ArrayList;
@@ -312,13 +313,16 @@ final class LookRoom {
         return offers.all();
     }
 
-    Optional<Cut> cut() {
+    Optional<Cut> cut(Faces faces) {
         if (zones.isEmpty() || plan.isEmpty()) {
             return Optional.empty();
         }
         String zone = zones.get(0);
         return Optional.of(Cut.of(
-                body.zone(zone), plan.get(), number -> plans.mending().offers(job.look(), job.brief(), zone, number)));
+                body.zone(zone),
+                plan.get(),
+                faces.layers(job, plan.get(), zone),
+                number -> plans.mending().offers(job.look(), job.brief(), zone, number)));
     }
 
     BareSkin bare() {

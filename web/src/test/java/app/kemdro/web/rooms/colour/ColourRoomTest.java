@@ -6,6 +6,7 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 
 import app.kemdro.web.AsLead;
 import app.kemdro.web.DemoTest;
+import app.kemdro.web.parts.figure.PaintedFigure;
 import app.kemdro.web.records.paint.KeptRecipe;
 import app.kemdro.web.records.paint.KeptRecipes;
 import app.kemdro.web.records.paint.SwatchValues;
@@ -82,7 +83,7 @@ class ColourRoomTest {
     void aBlueShadowAsksForSomethingWarm() throws Exception {
         assertThat(ask("shadow", "#777a90"))
                 .containsPattern(
-                        "“[^”]*(orange|peach|red oxide|ochre|umber|yellow|flesh)”, about .* takes the cast from");
+                        "“[^”]*(orange|peach|red oxide|ochre|umber|yellow|flesh)”, about .* of the cast away");
     }
 
     @ParameterizedTest

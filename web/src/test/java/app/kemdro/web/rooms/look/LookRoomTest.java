@@ -16,11 +16,15 @@ import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.plan.Plans;
 import java.io.UnsupportedEncodingException;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
+import tools.jackson.databind.json.JsonMapper;
 
 @DemoTest
 class LookRoomTest {
@@ -359,5 +363,27 @@ class LookRoomTest {
         var after = plans.of(jobs.get(job.id())).plan().orElseThrow();
         long cost = (after.schedule().ready() - before.schedule().ready()) / 60;
         assertThat(cost).isBetween(Long.parseLong(minutes.group(1)) - 8, Long.parseLong(minutes.group(1)) + 8);
+    }
+
+    /** The cut has the colours that the paint table's face goes through: each of them, in that order. */
+    @Test
+    void theCutIsDrawnInTheLooksOwnColours() throws Exception {
+        Job job = DemoJobs.called("Orrin Vask", jobs);
+        JsonMapper json = new JsonMapper();
+        for (String zone : List.of("cheek-left", "brow-right", "hand-left")) {
+            Element cut = Jsoup.parse(body(job, "?zones=" + zone)).selectFirst("[data-cut] script");
+            List<String> layers = new ArrayList<>();
+            json.readTree(cut.data())
+                    .forEach(row -> layers.add(row.get("colour").asString()));
+            Collections.reverse(layers);
+            Element turns = Jsoup.parse(new AsLead(mvc).get("/jobs/" + job.id() + "/colour"))
+                    .selectFirst("script[data-turns]");
+            List<String> face = new ArrayList<>();
+            json.readTree(turns.data())
+                    .get(zone)
+                    .forEach(t -> face.add(t.get("hex").asString()));
+            assertThat(layers.stream().filter(c -> !c.isEmpty())).as(zone).containsExactlyElementsOf(face);
+            assertThat(layers).as(zone).hasSizeGreaterThan(1);
+        }
     }
 }
