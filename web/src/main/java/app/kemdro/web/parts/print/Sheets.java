@@ -24,6 +24,9 @@ public class Sheets {
     private static final int PLAIN = 400;
     private static final int BOLD = 700;
 
+    /** Sizes of type that are read at arm's length, points (judgement). */
+    private static final double[] SIZES = {12, 11, 10};
+
     private final SpringTemplateEngine templates;
 
     Sheets(SpringTemplateEngine templates) {
@@ -32,21 +35,23 @@ public class Sheets {
     }
 
     /**
-     * Prints a template on one side of paper, in the largest of these sizes of type that lets it.
-     *
-     * @param sizes in points, falling; given to the template as {@code size}
+     * Prints a template so that it is read by a mirror, at arm's length: on one side of paper if the type may be no smaller than that, else
+     * on as many as it takes in the largest. The size, in points, is given to the template as {@code size}.
      */
-    public byte[] oneSide(String template, Map<String, Object> values, double... sizes) {
-        byte[] sheet = new byte[0];
-        for (double size : sizes) {
-            Map<String, Object> all = new HashMap<>(values);
-            all.put("size", size);
-            sheet = pdf(template, all);
+    public byte[] readable(String template, Map<String, Object> values) {
+        for (double size : SIZES) {
+            byte[] sheet = sized(template, values, size);
             if (sides(sheet) <= 1) {
-                break;
+                return sheet;
             }
         }
-        return sheet;
+        return sized(template, values, SIZES[0]);
+    }
+
+    private byte[] sized(String template, Map<String, Object> values, double size) {
+        Map<String, Object> all = new HashMap<>(values);
+        all.put("size", size);
+        return pdf(template, all);
     }
 
     private static int sides(byte[] sheet) {

@@ -204,6 +204,11 @@ class BookController {
         List<Line> lines = new ArrayList<>();
         Day.of(job, s, first).steps().values().forEach(x -> lines.add(line(lines.size() + 1, began, x, span)));
         model.addAttribute("lines", lines);
+        model.addAttribute(
+                "otherwise",
+                lines.stream()
+                        .filter(l -> !l.over().isEmpty() || l.status().equals("skipped"))
+                        .toList());
         Brief.Room air = s.plan().brief().room();
         model.addAttribute("air", Words.air(air));
         model.addAttribute("day", Words.day(began));

@@ -337,7 +337,7 @@ class KitController {
         }
         Set<String> made = bag.made(plan.get());
         int[] wipes = amounts.wipes(plan.get());
-        byte[] pdf = sheets.oneSide(
+        byte[] pdf = sheets.readable(
                 "rooms/kit/bag-sheet",
                 Map.of(
                         "title", job.title(),
@@ -350,11 +350,7 @@ class KitController {
                         "wipes", wipes[0] + " to " + wipes[1],
                         "small", small(plan.get()),
                         "shades", colours.shades(plan.get(), job),
-                        "things", bag.things(plan.get(), job)),
-                11,
-                9.5,
-                8.2,
-                7);
+                        "things", bag.things(plan.get(), job)));
         return Files.sheet("bag-" + id + ".pdf", pdf);
     }
 

@@ -203,7 +203,7 @@ class OrderController {
     /** A line of the sheet for the mirror. */
     record Line(String clock, String who, String title, String look, boolean critical, boolean rest) {}
 
-    /** The running order on one side of paper. */
+    /** The running order on paper. */
     @GetMapping("/jobs/{id}/order.pdf")
     ResponseEntity<byte[]> sheet(@PathVariable long id) {
         Job job = jobs.get(id);
@@ -212,7 +212,7 @@ class OrderController {
             return Files.elsewhere("/jobs/" + id + "/order");
         }
         Plan plan = planned.get();
-        byte[] pdf = sheets.oneSide(
+        byte[] pdf = sheets.readable(
                 "rooms/order/sheet",
                 Map.of(
                         "title", job.title(),
@@ -221,14 +221,7 @@ class OrderController {
                         "chairIn", Words.hour(plan.chairIn()),
                         "ready", Words.ready(plan.ready()),
                         "call", Words.hour(plan.brief().call()),
-                        "lines", lines(plan)),
-                12,
-                10.5,
-                9.2,
-                8.2,
-                7.4,
-                6.6,
-                6);
+                        "lines", lines(plan)));
         return Files.sheet("running-order-" + id + ".pdf", pdf);
     }
 

@@ -359,7 +359,7 @@ class SafetyController {
         }
         List<Finding> all = gate.findings(job, plan.get());
         Map<String, String> lifted = gate.lifted(job);
-        byte[] pdf = sheets.oneSide(
+        byte[] pdf = sheets.readable(
                 "rooms/safety/sheet",
                 Map.of(
                         "title", job.title(),
@@ -370,12 +370,7 @@ class SafetyController {
                         "tests", tests(job.performer().care()),
                         "blocks", lines(all, Kind.BLOCKS, lifted),
                         "warns", lines(all, Kind.WARNS, lifted),
-                        "said", lines(all, Kind.SAID, lifted)),
-                11,
-                9.5,
-                8.2,
-                7,
-                6);
+                        "said", lines(all, Kind.SAID, lifted)));
         return Files.sheet("safety-" + id + ".pdf", pdf);
     }
 }

@@ -171,7 +171,7 @@ class StrikeController {
         return new Bar(WIDTH * from / whole, Math.max(2, width - 1.5), width > word.length() * 8.5 ? word : "");
     }
 
-    /** The same on one side of paper. */
+    /** The same on paper. */
     @GetMapping("/jobs/{id}/strike.pdf")
     ResponseEntity<byte[]> sheet(@PathVariable long id) {
         Job job = jobs.get(id);
@@ -180,19 +180,14 @@ class StrikeController {
             return Files.elsewhere("/jobs/" + id + "/strike");
         }
         Removal removal = removals.of(plan.get());
-        byte[] pdf = sheets.oneSide(
+        byte[] pdf = sheets.readable(
                 "rooms/strike/sheet",
                 Map.of(
                         "title", job.title(),
                         "performer", job.brief().performer().name(),
                         "takes", Words.span(Math.round(removal.seconds() / 60.0)),
                         "lines", lines(removal),
-                        "removers", removers(removal)),
-                11,
-                9.5,
-                8.2,
-                7,
-                6);
+                        "removers", removers(removal)));
         return Files.sheet("strike-" + id + ".pdf", pdf);
     }
 }

@@ -82,8 +82,7 @@ class ColourRoomTest {
     @Test
     void aBlueShadowAsksForSomethingWarm() throws Exception {
         assertThat(ask("shadow", "#777a90"))
-                .containsPattern(
-                        "“[^”]*(orange|peach|red oxide|ochre|umber|yellow|flesh)”, about .* of the cast away");
+                .containsPattern("“[^”]*(orange|peach|red oxide|ochre|umber|yellow|flesh)”, about .* of the cast away");
     }
 
     @ParameterizedTest

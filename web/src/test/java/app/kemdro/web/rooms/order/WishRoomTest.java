@@ -13,9 +13,12 @@ import app.kemdro.web.DemoTest;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.plan.Plans;
+import java.io.IOException;
+import java.util.ArrayList;
 import java.util.List;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.text.PDFTextStripper;
+import org.apache.pdfbox.text.TextPosition;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -169,8 +172,9 @@ class WishRoomTest {
         assertThat(now.clock((int) late)).isBefore(now.brief().call().plusMinutes(3));
     }
 
+    /** Read at arm's length by a mirror: no line of steps is smaller than 10 points, and no step is missing. */
     @Test
-    void everyRunningOrderIsPrintedOnOneSideOfPaper() throws Exception {
+    void everyRunningOrderIsReadableOnPaper() throws Exception {
         List<Job> demo = DemoJobs.all(jobs).stream()
                 .filter(j -> j.production().equals("Cold Casting"))
                 .filter(j -> plans.of(j).plan().isPresent())
@@ -184,10 +188,36 @@ class WishRoomTest {
                     .getResponse()
                     .getContentAsByteArray();
             try (var document = Loader.loadPDF(sheet)) {
-                assertThat(document.getNumberOfPages()).isEqualTo(1);
-                String text = new PDFTextStripper().getText(document);
-                assertThat(text).contains(each.title()).contains("call").contains("Product labels");
+                Sizes sizes = new Sizes();
+                String text = sizes.getText(document).replaceAll("\\s+", " ");
+                int sides = document.getNumberOfPages();
+                assertThat(text)
+                        .contains(each.title())
+                        .contains("call")
+                        .contains("Product labels")
+                        .contains(sides + " of " + sides);
+                Plan plan = plans.of(each).plan().orElseThrow();
+                for (PlannedStep step : plan.steps()) {
+                    assertThat(text).contains(step.title().split(",")[0]);
+                }
+                assertThat(sizes.ofHours)
+                        .hasSizeGreaterThanOrEqualTo(plan.steps().size())
+                        .allMatch(s -> s >= 10);
+                assertThat(sides).isLessThanOrEqualTo(1 + plan.steps().size() / 20);
             }
+        }
+    }
+
+    /** Reads in which size the hours are printed, points. */
+    private static final class Sizes extends PDFTextStripper {
+        private final List<Float> ofHours = new ArrayList<>();
+
+        @Override
+        protected void writeString(String text, List<TextPosition> letters) throws IOException {
+            if (text.matches("\\d\\d:\\d\\d")) {
+                ofHours.add(letters.get(0).getFontSizeInPt());
+            }
+            super.writeString(text, letters);
         }
     }
 }
