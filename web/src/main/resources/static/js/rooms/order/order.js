@@ -49,6 +49,8 @@ class Order {
     const places = this.steps();
     this.stitch(places);
     this.labels();
+    // the list and the reasons below say the same in words
+    for (const text of svg.querySelectorAll('text')) text.setAttribute('aria-hidden', 'true');
     svg.addEventListener('keydown', (e) => this.key(e));
     this.place.querySelector('.order-art').replaceChildren(svg);
     this.profile();
