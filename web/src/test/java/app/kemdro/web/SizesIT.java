@@ -2,6 +2,9 @@ package app.kemdro.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.kemdro.core.look.Brief;
+import app.kemdro.web.records.job.Job;
+import app.kemdro.web.records.job.Jobs;
 import com.deque.html.axecore.playwright.AxeBuilder;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -10,9 +13,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
 
 /** Every room on a laptop, a tablet, a phone and a large screen: nothing scrolls sideways, is cut or lies over another, and nothing keeps anybody out. */
 class SizesIT extends OnePage {
+    @Autowired
+    private Jobs jobs;
+
     private static final int[][] SIZES = {{1280, 800}, {1024, 768}, {390, 844}, {1920, 1080}};
 
     private static final List<String> ROOMS = List.of(
@@ -83,5 +90,61 @@ class SizesIT extends OnePage {
                 })
                 .toList();
         assertThat(found).isEmpty();
+    }
+
+    /** Whether a place is whole on the screen and nothing lies over its middle. */
+    private static final String SEEN = """
+            (selector) => {
+              const e = document.querySelector(selector);
+              if (!e) return 'is not there';
+              const b = e.getBoundingClientRect();
+              if (b.top < -1 || b.left < -1 || b.bottom > innerHeight + 1 || b.right > innerWidth + 1)
+                return `lies at ${Math.round(b.top)} to ${Math.round(b.bottom)} of ${innerHeight}, ${Math.round(b.left)} to ${Math.round(b.right)} of ${innerWidth}`;
+              const at = document.elementFromPoint((b.left + b.right) / 2, (b.top + b.bottom) / 2);
+              return at && (e.contains(at) || at.contains(e)) ? '' : `is covered by ${at?.outerHTML.slice(0, 60)}`;
+            }""";
+
+    /** With three pairs of hands and the call in danger: what is now, until when, and the key for it are never cut off. */
+    @Test
+    void inDangerWithThreePairsOfHandsTheStepItsClockAndItsKeyAreSeen() {
+        Job from = DemoJobs.like("Orrin Vask", "In danger with three", jobs);
+        Job job = jobs.change(from.id(), j -> j.describe(j.title(), "", "", withThree(j.brief())));
+        signIn("ines");
+        go("/jobs/" + job.id() + "/chair");
+        page.locator("button.go").click();
+        page.waitForSelector(".c-hands.three");
+        page.keyboard().press("Space");
+        com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat(page.locator(".c-keys .done"))
+                .containsText("done");
+        for (int k = 0; k < 40 && page.locator(".c-levers").count() == 0; k++) {
+            page.keyboard().press("a");
+            page.waitForTimeout(120);
+        }
+        page.waitForSelector(".c-levers");
+        List<String> wrong = new ArrayList<>();
+        for (int[] size : SIZES) {
+            page.setViewportSize(size[0], size[1]);
+            page.waitForTimeout(300);
+            for (String vital : List.of(
+                    "[data-c=now]",
+                    "[data-c=ready]",
+                    "[data-c=call]",
+                    ".c-hand.mine .step",
+                    ".c-hand.mine .c-left b",
+                    ".c-keys .done")) {
+                Object said = page.evaluate(SEEN, vital);
+                if (!"".equals(said)) {
+                    wrong.add(size[0] + " " + vital + " " + said);
+                }
+            }
+        }
+        assertThat(wrong).isEmpty();
+    }
+
+    private static Brief withThree(Brief brief) {
+        List<Brief.Hands> crew = new ArrayList<>(brief.crew());
+        Brief.Hands second = crew.get(1);
+        crew.add(new Brief.Hands("Wim", Brief.Skill.TRAINEE, second.from(), second.until(), 1));
+        return brief.with(crew);
     }
 }

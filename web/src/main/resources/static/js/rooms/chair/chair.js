@@ -187,7 +187,9 @@ class Chair {
     part('progress').textContent = [v.sure, `${v.done} of ${v.steps} steps`].filter(Boolean).join(' · ');
     const blocks = this.state.inOrder().map((h) => handsBlock(h, this.state, (name) => this.actions.drive(name)));
     const first = notice({ state: this.state, helps: this.helps, base: this.line.base, book: this.book, send, pull: (lever) => this.actions.pull(lever) });
-    part('hands').replaceChildren(...first, ...blocks);
+    // what one does now stays above what would bring minutes back; everything else one must know first stands above it
+    const choice = first[0]?.classList.contains('c-levers');
+    part('hands').replaceChildren(...(choice ? [blocks[0], ...first, ...blocks.slice(1)] : [...first, ...blocks]));
     part('hands').classList.toggle('short', first.length > 0);
     part('hands').classList.toggle('three', blocks.length > 2);
     part('rehearsal').hidden = !document.body.dataset.rehearsal;
