@@ -1,6 +1,5 @@
 // Makes a page alive. Without it every room still works, a little slower.
 import { mountCover } from './rooms/brief/cover.js';
-import { mountDays } from './parts/day.js';
 import { mountFilters } from './parts/filter.js';
 import { mountKeys } from './parts/keys.js';
 import { enliven, mountLive, whenSwapped } from './parts/live.js';
@@ -25,7 +24,6 @@ whenSwapped(mountCover);
 whenSwapped(mountPictures);
 whenSwapped(mountTyped);
 whenSwapped(mountFilters);
-whenSwapped(mountDays);
 if (!document.body.dataset.chair) whenSwapped(mountWalk);
 const zonesPressed = () => (new URL(location.href).searchParams.get('zones') ?? '').split(',').filter(Boolean);
 const pictures = document.querySelector('[data-beside]');
@@ -34,6 +32,10 @@ if (pictures && !document.body.dataset.chair) {
   const { turnToView } = await import('./parts/figure.js');
   mountBeside(turnToView, zonesPressed);
   whenSwapped(() => besidePressed(zonesPressed()));
+}
+if (document.querySelector('[data-day]')) {
+  const { mountDays } = await import('./parts/day.js');
+  whenSwapped(mountDays);
 }
 if (document.querySelector('.lookroom')) {
   const { mountLook } = await import('./rooms/look/look.js');

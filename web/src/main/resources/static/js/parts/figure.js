@@ -15,7 +15,7 @@ const VIEWS = {
   'three-quarter': { name: '¾', says: 'three-quarter', file: 'bust-three-quarter', box: '150 30 4200 4300', close: '820 10 2980 3560' },
   hands: { name: 'hands', file: 'hand-back', box: '-1400 -300 2900 2800', zones: { 'hand-back': 'hand', nails: 'nails' } },
   body: { name: 'body', file: 'body-front', box: '-200 -60 1920 3650', zones: { chest: 'lower-chest', head: null } },
-  'body-back': { name: 'rear', says: 'body from behind', file: 'body-back', box: '-200 -60 1920 3650', zones: { back: 'lower-back', head: null } },
+  'body-back': { name: 'rear', says: 'rear: body from behind', file: 'body-back', box: '-200 -60 1920 3650', zones: { back: 'lower-back', head: null } },
   mouth: { name: 'mouth', file: 'mouth-open', box: '-200 -100 1620 1620', zones: { lips: 'mouth' } },
 };
 // zones that the front does not show: a figure that opens with one of them pressed is turned to it
