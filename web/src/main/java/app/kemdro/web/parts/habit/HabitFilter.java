@@ -47,11 +47,16 @@ class HabitFilter extends OncePerRequestFilter {
         String account = request.getRemoteUser();
         Reader.set(readers.getObject().of(account));
         try {
-            boolean measured = request.getParameterMap().keySet().stream().anyMatch(n -> n.endsWith(FieldUnit.END));
-            chain.doFilter(measured ? kept(request, LocalDate.now(clock)) : request, response);
+            chain.doFilter(isMeasured(request) ? kept(request, LocalDate.now(clock)) : request, response);
         } finally {
             Reader.clear();
         }
+    }
+
+    /** Whether it has fields with units. Files come without, and are too large to be read before it is known who sends them where. */
+    private static boolean isMeasured(HttpServletRequest request) {
+        return !WithFields.bringsFiles(request)
+                && request.getParameterMap().keySet().stream().anyMatch(n -> n.endsWith(FieldUnit.END));
     }
 
     /** The request with its fields as they are reckoned. */

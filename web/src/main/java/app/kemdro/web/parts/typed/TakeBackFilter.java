@@ -23,7 +23,9 @@ class TakeBackFilter extends OncePerRequestFilter {
 
     @Override
     protected boolean shouldNotFilter(HttpServletRequest request) {
-        return !request.getMethod().equals("POST") || request.getParameter(TakeBack.PRESS) == null;
+        return !request.getMethod().equals("POST")
+                || WithFields.bringsFiles(request)
+                || request.getParameter(TakeBack.PRESS) == null;
     }
 
     @Override

@@ -62,7 +62,7 @@ public class TakeBacks implements HandlerInterceptor, WebMvcConfigurer {
         String view = answer.getViewName();
         if (view.startsWith(REDIRECT)) {
             String page = path(view.substring(REDIRECT.length()));
-            if (request.getParameter(TakeBack.PRESS) != null) {
+            if (!WithFields.bringsFiles(request) && request.getParameter(TakeBack.PRESS) != null) {
                 keep(request, page, null);
             }
             if (RequestContextUtils.getOutputFlashMap(request).remove(TakeBack.OFFER) instanceof TakeBack offer) {

@@ -17,6 +17,12 @@ public final class WithFields extends HttpServletRequestWrapper {
         this.fields = Collections.unmodifiableMap(new LinkedHashMap<>(fields));
     }
 
+    /** Whether a request brings files: its fields are not to be asked for before it is where it goes. */
+    public static boolean bringsFiles(HttpServletRequest request) {
+        String type = request.getContentType();
+        return type != null && type.regionMatches(true, 0, "multipart/", 0, "multipart/".length());
+    }
+
     @Override
     public @Nullable String getParameter(String name) {
         String[] values = fields.get(name);
