@@ -40,9 +40,14 @@ public final class Sketch {
      * @param second of the schedule at which the layer is down; 0 for the bare zone
      * @param layer what came on, in words; empty for the bare zone
      * @param entry entry of the look it belongs to; empty for the bare zone
+     * @param own colour of the layer itself, lying thick, where it is a form or a recipe was chosen for it; of the bare zone its own
      * @param claimed whether the colour is predicted; what shimmers is only hinted at
      */
-    public record Stage(int second, String layer, String entry, Reflectance colour, boolean claimed) {}
+    public record Stage(
+            int second, String layer, String entry, Reflectance colour, Optional<Reflectance> own, boolean claimed) {}
+
+    /** A layer of a colour: its own, and what lies below it through it. */
+    private record Film(Optional<Reflectance> own, Reflectance over) {}
 
     /**
      * The stages of every zone that something is laid on, in order of time.
@@ -89,7 +94,8 @@ public final class Sketch {
     private List<Stage> stages(
             Zone zone, Stack stack, Plan plan, Look look, Reflectance skin, Function<String, Optional<Paint>> recipes) {
         List<Stage> stages = new ArrayList<>();
-        stages.add(new Stage(0, "", "", bare(zone, plan.brief().performer(), skin), true));
+        Reflectance bare = bare(zone, plan.brief().performer(), skin);
+        stages.add(new Stage(0, "", "", bare, Optional.of(bare), true));
         through(zone, stack, plan, look, skin, recipes).forEach(s -> s.ifPresent(stages::add));
         return stages;
     }
@@ -105,22 +111,27 @@ public final class Sketch {
         Reflectance colour = bare(zone, plan.brief().performer(), skin);
         boolean claimed = true;
         for (Stack.Layer layer : stack.layers()) {
-            Optional<Reflectance> over = over(layer, colour, look, recipes);
-            if (over.isEmpty()) {
+            Optional<Film> film = over(layer, colour, look, recipes);
+            if (film.isEmpty()) {
                 stages.add(Optional.empty());
                 continue;
             }
-            colour = over.get();
+            colour = film.get().over();
             claimed = !appearance.shimmers().contains(layer.material().id())
                     && (claimed
                             || appearance.forms().containsKey(layer.material().id()));
-            stages.add(
-                    Optional.of(new Stage(down(layer, plan), layer.material().name(), layer.entry(), colour, claimed)));
+            stages.add(Optional.of(new Stage(
+                    down(layer, plan),
+                    layer.material().name(),
+                    layer.entry(),
+                    colour,
+                    film.get().own(),
+                    claimed)));
         }
         return stages;
     }
 
-    private Optional<Reflectance> over(
+    private Optional<Film> over(
             Stack.Layer layer, Reflectance below, Look look, Function<String, Optional<Paint>> recipes) {
         Material material = layer.material();
         double covered = appearance.covered(layer.technique())
@@ -128,12 +139,13 @@ public final class Sketch {
                 / 100;
         Reflectance form = appearance.forms().get(material.id());
         if (form != null) {
-            return Optional.of(below.beside(form, covered));
+            return Optional.of(new Film(Optional.of(form), below.beside(form, covered)));
         }
         Optional<Paint> mixed = material.is(MaterialRole.PAINT) ? recipes.apply(layer.entry()) : Optional.empty();
         return mixed.or(() -> appearance.usual(material.id(), layer.technique()))
-                .map(p -> p.over(below, material.gramsPerCm2() * CM2_IN_M2 * layer.coats()))
-                .map(film -> below.beside(film, covered));
+                .map(p -> new Film(
+                        mixed.map(Paint::masstone),
+                        below.beside(p.over(below, material.gramsPerCm2() * CM2_IN_M2 * layer.coats()), covered)));
     }
 
     /** The second at which the last coat of a layer is down. */

@@ -37,7 +37,7 @@ public class Faces {
         return sketch.of(plan, job.look(), skin(job), recipes.byEntry(job.id()));
     }
 
-    /** Of one zone, as colours of a screen: bare first, then with each layer from the innermost; empty where a layer changes none. */
+    /** Of one zone, as colours of a screen: bare first, then each layer by itself, from the innermost; empty where one has none that is known. */
     public List<String> layers(Job job, Plan plan, String zone) {
         Stack stack = plan.stacks().get(zone);
         Stream<Optional<Reflectance>> laid = stack == null
@@ -45,7 +45,7 @@ public class Faces {
                 : sketch
                         .through(trade.body().zone(zone), stack, plan, job.look(), skin(job), recipes.byEntry(job.id()))
                         .stream()
-                        .map(s -> s.map(Sketch.Stage::colour));
+                        .map(s -> s.flatMap(Sketch.Stage::own));
         return Stream.concat(Stream.of(Optional.of(bare(job, zone))), laid)
                 .map(c -> c.map(PaintTable::hex).orElse(""))
                 .toList();

@@ -27,7 +27,7 @@ public record Cut(List<Row> layers, double millimetres) {
      *
      * @param number counted from the body, −1 for the body
      * @param kind how it is drawn
-     * @param colour of the zone once it is down, as far as it is known; empty where it changes none
+     * @param colour it has in this look, lying thick; empty where none is known
      * @param form whether it is a form with an edge rather than a film
      * @param mark holds, need or fail; empty for the body
      * @param verdict the same in a word

@@ -16,8 +16,9 @@ import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.plan.Plans;
 import java.io.UnsupportedEncodingException;
 import java.util.ArrayList;
-import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.Test;
@@ -365,25 +366,28 @@ class LookRoomTest {
         assertThat(cost).isBetween(Long.parseLong(minutes.group(1)) - 8, Long.parseLong(minutes.group(1)) + 8);
     }
 
-    /** The cut has the colours that the paint table's face goes through: each of them, in that order. */
+    /** A layer that is painted by a recipe has the colour that the paint table says of this mix when it lies thick; glue has none. */
     @Test
     void theCutIsDrawnInTheLooksOwnColours() throws Exception {
         Job job = DemoJobs.called("Orrin Vask", jobs);
-        JsonMapper json = new JsonMapper();
-        for (String zone : List.of("cheek-left", "brow-right", "hand-left")) {
-            Element cut = Jsoup.parse(body(job, "?zones=" + zone)).selectFirst("[data-cut] script");
-            List<String> layers = new ArrayList<>();
-            json.readTree(cut.data())
-                    .forEach(row -> layers.add(row.get("colour").asString()));
-            Collections.reverse(layers);
-            Element turns = Jsoup.parse(new AsLead(mvc).get("/jobs/" + job.id() + "/colour"))
-                    .selectFirst("script[data-turns]");
-            List<String> face = new ArrayList<>();
-            json.readTree(turns.data())
-                    .get(zone)
-                    .forEach(t -> face.add(t.get("hex").asString()));
-            assertThat(layers.stream().filter(c -> !c.isEmpty())).as(zone).containsExactlyElementsOf(face);
-            assertThat(layers).as(zone).hasSizeGreaterThan(1);
-        }
+        Element cut = Jsoup.parse(body(job, "?zones=cheek-left")).selectFirst("[data-cut] script");
+        Map<String, String> drawn = new HashMap<>();
+        new JsonMapper()
+                .readTree(cut.data())
+                .forEach(row ->
+                        drawn.put(row.get("name").asString(), row.get("colour").asString()));
+        String table = "/jobs/" + job.id() + "/colour";
+        String recipe = Jsoup.parse(new AsLead(mvc).get(table))
+                .selectFirst("a[aria-label='mix it: bronze crust']")
+                .attr("href");
+        String thick = Jsoup.parse(new AsLead(mvc).get(recipe)).select("ul.looks li").stream()
+                .filter(l -> l.text().startsWith("thick"))
+                .map(l -> l.selectFirst("code").text())
+                .findFirst()
+                .orElseThrow();
+        assertThat(drawn.get("Castor grease for rubber")).isEqualTo(thick);
+        assertThat(drawn.get("Water-borne acrylic adhesive")).isEmpty();
+        assertThat(drawn.get("Setting powder")).as("no recipe says it").isEmpty();
+        assertThat(drawn.get("Skin, degreased")).isNotEmpty().isNotEqualTo(drawn.get("Foam latex piece"));
     }
 }
