@@ -4,6 +4,7 @@ import app.kemdro.core.habit.Unit;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
+import java.io.Serializable;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -41,7 +42,7 @@ public class TakeBacks implements HandlerInterceptor, WebMvcConfigurer {
     }
 
     /** What a session keeps, by page. */
-    private record Kept(int forgettings, TakeBack back) implements java.io.Serializable {}
+    private record Kept(int forgettings, TakeBack back) implements Serializable {}
 
     @Override
     public void addInterceptors(InterceptorRegistry registry) {

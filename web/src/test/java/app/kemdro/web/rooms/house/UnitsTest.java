@@ -119,7 +119,7 @@ class UnitsTest {
     /** What nobody touched is not changed by being shown in other units, on any day and any hour. */
     @Test
     void aFormSentBackAsItWasShownChangesNothing() throws Exception {
-        Job before = founder();
+        Job before = DemoJobs.like("Orrin Vask", "Sent back as shown", jobs);
         Document page = page("yard", "/jobs/" + before.id() + "/brief");
         assertThat(page.selectFirst("input[name=callHour]").val()).isEqualTo("7:45 am");
         assertThat(page.selectFirst("input[name=temperature]").val()).isEqualTo("69.8");
@@ -127,7 +127,7 @@ class UnitsTest {
         assertThat(send("yard", "LEAD", "/jobs/" + before.id() + "/brief", asShown(page))
                         .getStatus())
                 .isEqualTo(302);
-        assertThat(founder().brief()).isEqualTo(before.brief());
+        assertThat(jobs.get(before.id()).brief()).isEqualTo(before.brief());
     }
 
     @Test
@@ -152,7 +152,8 @@ class UnitsTest {
 
     @Test
     void whatCannotBeMeantStaysAsItWasTyped() throws Exception {
-        String at = "/jobs/" + founder().id() + "/brief";
+        String at =
+                "/jobs/" + DemoJobs.like("Orrin Vask", "Typed in vain", jobs).id() + "/brief";
         MultiValueMap<String, String> sent = asShown(page("yard", at));
         sent.set("temperature", "warm");
         sent.set("head", "60");
