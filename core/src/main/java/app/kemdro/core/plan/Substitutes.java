@@ -1,5 +1,8 @@
 package app.kemdro.core.plan;
 
+import app.kemdro.core.layer.Judgement;
+import app.kemdro.core.layer.Stack;
+import app.kemdro.core.layer.Verdict;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
@@ -9,6 +12,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** How a look can do without a family of materials, and what each way changes. */
 public final class Substitutes {
@@ -27,8 +31,10 @@ public final class Substitutes {
      * @param later seconds by which all is ready later; below 0 sooner
      * @param dearer € that it costs more; below 0 less
      * @param troubles boundaries more that would not hold
+     * @param conditions what must be so that the others hold, and need not be as it is done now
      */
-    public record Substitute(LookEntry entry, Technique school, int later, double dearer, long troubles) {}
+    public record Substitute(
+            LookEntry entry, Technique school, int later, double dearer, long troubles, List<String> conditions) {}
 
     /** Schools that do without a family, for every entry that uses it: what holds first, then what is soonest. */
     public List<Substitute> of(Look look, Brief brief, String family) {
@@ -60,7 +66,21 @@ public final class Substitutes {
                 now.map(n -> Costs.euros(plan.steps(), plan.brief().performer(), trade)
                                 - Costs.euros(n.steps(), n.brief().performer(), trade))
                         .orElse(0.0),
-                Math.max(0, plan.troubles() - now.map(Plan::troubles).orElse(0L)));
+                Math.max(0, plan.troubles() - now.map(Plan::troubles).orElse(0L)),
+                conditions(plan)
+                        .filter(c ->
+                                now.stream().flatMap(Substitutes::conditions).noneMatch(c::equals))
+                        .distinct()
+                        .sorted()
+                        .toList());
+    }
+
+    private static Stream<String> conditions(Plan plan) {
+        return plan.stacks().values().stream()
+                .flatMap(s -> s.layers().stream())
+                .map(Stack.Layer::boundary)
+                .filter(b -> b.verdict() == Verdict.HOLDS_IF)
+                .map(Judgement::condition);
     }
 
     private Optional<Plan> plan(Look look, Brief brief) {

@@ -149,7 +149,9 @@ class KitController {
                         s.troubles() > 0
                                 ? s.troubles() + (s.troubles() == 1 ? " layer" : " layers")
                                         + " would not hold: mend in Look"
-                                : "every layer holds",
+                                : s.conditions().isEmpty()
+                                        ? "every layer holds"
+                                        : "every layer holds if " + String.join(", and if ", s.conditions()),
                         s.school().id()))
                 .toList();
     }

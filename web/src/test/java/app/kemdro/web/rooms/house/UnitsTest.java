@@ -13,6 +13,7 @@ import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import org.apache.pdfbox.Loader;
@@ -215,12 +216,14 @@ class UnitsTest {
         send("yard", "LEAD", "/jobs/" + job.id() + "/chair/begin", Map.of());
         var mine = stream("yard", job);
         var theirs = stream("ines", job);
-        await().untilAsserted(() -> assertThat(mine.getContentAsString(StandardCharsets.UTF_8))
-                .contains("70 °F")
-                .doesNotContain("°C"));
-        await().untilAsserted(() -> assertThat(theirs.getContentAsString(StandardCharsets.UTF_8))
-                .contains("21 °C")
-                .doesNotContain("°F"));
+        await().atMost(Duration.ofMinutes(2))
+                .untilAsserted(() -> assertThat(mine.getContentAsString(StandardCharsets.UTF_8))
+                        .contains("70 °F")
+                        .doesNotContain("°C"));
+        await().atMost(Duration.ofMinutes(2))
+                .untilAsserted(() -> assertThat(theirs.getContentAsString(StandardCharsets.UTF_8))
+                        .contains("21 °C")
+                        .doesNotContain("°F"));
     }
 
     private MockHttpServletResponse stream(String name, Job job) {
