@@ -27,6 +27,11 @@
     if (style.overflowX === 'hidden' && style.textOverflow !== 'ellipsis' && style.webkitLineClamp === 'none' && e.clientWidth > 2 && e.scrollWidth > e.clientWidth + 2 && [...e.childNodes].some((n) => n.nodeType === 3 && n.textContent.trim()))
       found.add(`cut by its own box: ${e.textContent.trim().slice(0, 50)}`);
   }
+  // what stands fast while a page is scrolled lies over it on purpose
+  const fast = (element) => {
+    for (let e = element; e; e = e.parentElement) if (['fixed', 'sticky'].includes(getComputedStyle(e).position)) return e;
+    return null;
+  };
   const texts = [];
   const walk = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
   for (let n = walk.nextNode(); n; n = walk.nextNode()) {
@@ -43,7 +48,7 @@
       // half of what lies above and below letters is air
       const air = (seen.bottom - seen.top) / 5;
       if (seen.right - seen.left > 2 && seen.bottom - seen.top > 6)
-        texts.push({ ...seen, top: seen.top + air, bottom: seen.bottom - air, e, drawn: inDrawing, says: n.textContent.trim().slice(0, 40) });
+        texts.push({ ...seen, top: seen.top + air, bottom: seen.bottom - air, e, drawn: inDrawing, fast: fast(e), says: n.textContent.trim().slice(0, 40) });
     }
   }
   texts.sort((a, b) => a.top - b.top);
@@ -51,7 +56,7 @@
     const a = texts[i];
     for (let k = i + 1; k < texts.length && texts[k].top < a.bottom; k++) {
       const b = texts[k];
-      if (a.e === b.e || Boolean(a.drawn) !== Boolean(b.drawn)) continue;
+      if (a.e === b.e || a.fast !== b.fast || Boolean(a.drawn) !== Boolean(b.drawn)) continue;
       const wide = Math.min(a.right, b.right) - Math.max(a.left, b.left);
       const high = Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top);
       if (wide > 3 && high > 3) found.add(`over one another: “${a.says}” and “${b.says}”`);

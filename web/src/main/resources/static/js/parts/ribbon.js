@@ -143,9 +143,10 @@ function flags(ribbon, s, svg, top, foot, was, width) {
     const call = callFlag(ribbon, s, width);
     const hidden = ready - 150 < call + flagOf(ribbon) && ready > call;
     const side = hidden ? { x: call - 6, 'text-anchor': 'end' } : { x: ready - 6, 'text-anchor': 'end' };
-    const label = el('text', { class: 'rb-flag', ...side, y: 19 }, 'ready, likely ');
-    const bold = el('tspan', { class: 'rb-flag b' }, ribbon.readyText);
-    label.append(bold);
+    // right of the hour of chair-in; where there is no room for all of it the hour alone, or none
+    const room = side.x - s.x0 - 16 - widthOf(ribbon.chairIn, 15);
+    const label = el('text', { class: 'rb-flag', ...side, y: 19 }, widthOf(`ready, likely ${ribbon.readyText}`, 15) < room ? 'ready, likely ' : '');
+    if (widthOf(ribbon.readyText, 15) < room) label.append(el('tspan', { class: 'rb-flag b' }, ribbon.readyText));
     svg.append(label);
     if (ribbon.sure !== null && s.x(ribbon.sure) - ready > 10) {
       const nine = s.x(ribbon.sure);

@@ -8,7 +8,9 @@ import app.kemdro.web.records.job.Jobs;
 import com.deque.html.axecore.args.AxeRuleOptions;
 import com.deque.html.axecore.args.AxeRunOptions;
 import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Page;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -24,6 +26,8 @@ class SizesIT extends OnePage {
     private Jobs jobs;
 
     private static final int[][] SIZES = {{1280, 800}, {1024, 768}, {390, 844}, {1920, 1080}};
+
+    private static final String COLLISIONS = read("collisions.js");
 
     private static final List<String> ROOMS = List.of(
             "/shelf",
@@ -61,18 +65,23 @@ class SizesIT extends OnePage {
             "/house/products/new",
             "/book?find=edge");
 
+    private static String read(String script) {
+        try {
+            return Files.readString(Path.of("src/test/resources", script));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
     @Test
-    void everyRoomFitsEveryScreen() throws IOException {
-        String collisions = Files.readString(Path.of("src/test/resources/collisions.js"));
+    void everyRoomFitsEveryScreen() {
         signIn("ines");
         List<String> wrong = new ArrayList<>();
         for (int[] size : SIZES) {
             page.setViewportSize(size[0], size[1]);
             for (String room : ROOMS) {
                 go(room);
-                page.evaluate("() => document.fonts.ready");
-                Object found = page.evaluate(collisions);
-                ((List<?>) found).forEach(f -> wrong.add(size[0] + " " + room + ": " + f));
+                collisions(room, wrong);
             }
         }
         assertThat(wrong).isEmpty();
@@ -150,8 +159,52 @@ class SizesIT extends OnePage {
                     wrong.add(size[0] + " " + vital + " " + said);
                 }
             }
+            collisions("the chair in danger", wrong);
         }
         assertThat(wrong).isEmpty();
+    }
+
+    /** The board of the floor, a form that two have changed, and what comes off, while it comes off. */
+    @Test
+    void whatStandsOpenForAMomentFitsToo() {
+        Job job = DemoJobs.ofInesOnly("Seen in passing", jobs);
+        signIn("ines");
+        go("/jobs/" + job.id() + "/floor");
+        page.locator("form button.go").click();
+        String board = page.locator(".floorlinks a").first().getAttribute("href");
+        go("/jobs/" + job.id() + "/brief");
+        Page other = page.context().newPage();
+        RealBrowser.go(other, port, "/jobs/" + job.id() + "/brief");
+        for (Page each : List.of(other, page)) {
+            each.evaluate("() => document.querySelectorAll('details').forEach((d) => (d.open = true))");
+            each.locator("[name=temperature]").fill(each == other ? "25" : "24");
+            each.getByText("Keep this brief").click();
+            each.waitForSelector(each == other ? ".putback" : ".meanwhile");
+        }
+        other.close();
+        List<String> wrong = new ArrayList<>();
+        everySize("what two have changed", wrong);
+        go(board);
+        everySize("the board", wrong);
+        go("/jobs/" + job.id() + "/strike");
+        page.locator(".strike-begin button").first().click();
+        page.waitForSelector("body[data-strike]");
+        everySize("it comes off", wrong);
+        assertThat(wrong).isEmpty();
+    }
+
+    private void everySize(String what, List<String> wrong) {
+        for (int[] size : SIZES) {
+            page.setViewportSize(size[0], size[1]);
+            page.waitForTimeout(300);
+            collisions(what, wrong);
+        }
+    }
+
+    private void collisions(String what, List<String> wrong) {
+        page.evaluate("() => document.fonts.ready");
+        ((List<?>) page.evaluate(COLLISIONS))
+                .forEach(f -> wrong.add(page.viewportSize().width + " " + what + ": " + f));
     }
 
     private static Brief withThree(Brief brief) {
