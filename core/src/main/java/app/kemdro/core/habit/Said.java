@@ -2,6 +2,7 @@ package app.kemdro.core.habit;
 
 import app.kemdro.core.habit.Habit.Dates;
 import app.kemdro.core.habit.Habit.Hours;
+import java.util.function.UnaryOperator;
 import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -51,21 +52,18 @@ public final class Said {
             return m.group();
         }
         String by = m.group(6);
-        if (by != null && unit == Unit.CELSIUS && !by.equals("tall")) {
-            // a difference, not a temperature
-            double degrees = 1.8 * Double.parseDouble(m.group(1));
-            return Math.round(degrees) + " °F " + by;
-        }
         if ("tall".equals(by) && unit == Unit.CM && m.group(3) == null) {
-            long inches = Math.round(Double.parseDouble(m.group(1)) / 2.54);
+            long inches = Math.round(unit.others(Double.parseDouble(m.group(1).replace('−', '-'))));
             return inches / INCHES + " ft " + inches % INCHES + " in tall";
         }
-        String second = m.group(3) == null ? "" : m.group(2) + number(m.group(3), unit);
-        return number(m.group(1), unit) + second + m.group(4) + unit.in(habit) + (by == null ? "" : " " + by);
+        // what is warmer or cooler is a difference, not a temperature
+        UnaryOperator<String> say = by != null && unit == Unit.CELSIUS ? unit::saidDifference : unit::said;
+        String second = m.group(3) == null ? "" : m.group(2) + number(m.group(3), say);
+        return number(m.group(1), say) + second + m.group(4) + unit.in(habit) + (by == null ? "" : " " + by);
     }
 
-    private static String number(String number, Unit unit) {
-        String said = unit.said(number.replace('−', '-'));
+    private static String number(String number, UnaryOperator<String> say) {
+        String said = say.apply(number.replace('−', '-'));
         return said.startsWith("-") ? "−" + said.substring(1) : said;
     }
 

@@ -78,7 +78,21 @@ public enum Unit {
 
     /** A number of this unit as the other one says it, no more exact than it was. */
     String said(String number) {
-        BigDecimal exact = BigDecimal.valueOf(factor * Double.parseDouble(number) + zero);
+        return said(number, others(Double.parseDouble(number)));
+    }
+
+    /** The same of a difference between two values. */
+    String saidDifference(String number) {
+        return said(number, factor * Double.parseDouble(number));
+    }
+
+    /** What a value is in the other unit. */
+    double others(double value) {
+        return factor * value + zero;
+    }
+
+    private String said(String number, double others) {
+        BigDecimal exact = BigDecimal.valueOf(others);
         int places = number.indexOf('.') < 0 ? 0 : number.length() - number.indexOf('.') - 1;
         // a step of the number is so large in the other unit
         int needed = (int) Math.max(0, Math.ceil(places - Math.log10(factor) - 0.01));
@@ -89,7 +103,7 @@ public enum Unit {
 
     /** The same in a field that comes back: just so exact that it is the same number again. */
     String shown(double value) {
-        BigDecimal exact = BigDecimal.valueOf(factor * value + zero);
+        BigDecimal exact = BigDecimal.valueOf(others(value));
         String kept = plain(BigDecimal.valueOf(value), PLACES);
         return IntStream.rangeClosed(0, MOST_PLACES)
                 .mapToObj(places -> plain(exact, places))

@@ -42,6 +42,8 @@ class SaidTest {
             1.5 mm on the body, 13 mm of adhesive | 0.059 in on the body, 0.51 in of adhesive
             60 ml, opened | 2.03 fl oz, opened
             5 °C warmer | 9 °F warmer
+            2 to 3 °C cooler | 4 to 5 °F cooler
+            −4 °C warmer | −7 °F warmer
             ready 07:41, call 16:30 | ready 7:41 am, call 4:30 pm
             00:05 and 12:00 | 12:05 am and 12:00 pm
             Thu 3 Dec 2026 | Thu Dec 3, 2026

@@ -11,6 +11,7 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.regex.Pattern;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
@@ -20,6 +21,9 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Component
 @Order(0)
 class HabitFilter extends OncePerRequestFilter {
+    /** What ships with the application says nothing of its own. */
+    private static final Pattern SHIPPED = Pattern.compile("/(css|js|fonts|figure|icons)/.*");
+
     /** Filters are made before everything else; what they need of the house is asked for when somebody comes. */
     private final ObjectProvider<Readers> readers;
 
@@ -32,7 +36,7 @@ class HabitFilter extends OncePerRequestFilter {
 
     @Override
     protected boolean shouldNotFilter(HttpServletRequest request) {
-        return request.getRequestURI().matches("/(css|js|fonts|figure|icons)/.*");
+        return SHIPPED.matcher(request.getRequestURI()).matches();
     }
 
     /** A page that says what went wrong is read as well. */

@@ -25,7 +25,9 @@ public class Sheets {
     private static final int BOLD = 700;
 
     /** Sizes of type that are read at arm's length, points (judgement). */
-    private static final double[] SIZES = {12, 11, 10};
+    private static final double LARGEST = 12;
+
+    private static final double[] SMALLER = {11, 10};
 
     private final SpringTemplateEngine templates;
 
@@ -39,13 +41,15 @@ public class Sheets {
      * on as many as it takes in the largest. The size, in points, is given to the template as {@code size}.
      */
     public byte[] readable(String template, Map<String, Object> values) {
-        for (double size : SIZES) {
-            byte[] sheet = sized(template, values, size);
-            if (sides(sheet) <= 1) {
-                return sheet;
+        byte[] largest = sized(template, values, LARGEST);
+        byte[] sheet = largest;
+        for (int smaller = 0; sides(sheet) > 1; smaller++) {
+            if (smaller == SMALLER.length) {
+                return largest;
             }
+            sheet = sized(template, values, SMALLER[smaller]);
         }
-        return sized(template, values, SIZES[0]);
+        return sheet;
     }
 
     private byte[] sized(String template, Map<String, Object> values, double size) {

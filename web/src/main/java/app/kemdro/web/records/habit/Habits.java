@@ -43,11 +43,6 @@ public class Habits implements Readers {
         return held().of(account);
     }
 
-    /** What the house chose. */
-    public Choice house() {
-        return held().house();
-    }
-
     public Money money() {
         return held().money();
     }
