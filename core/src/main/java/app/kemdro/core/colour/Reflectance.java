@@ -3,6 +3,9 @@ package app.kemdro.core.colour;
 import static app.kemdro.core.colour.Observer.BANDS;
 
 import java.util.Arrays;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import java.util.Objects;
 import org.ejml.data.DMatrixRMaj;
 import org.ejml.dense.row.CommonOps_DDRM;
@@ -13,6 +16,17 @@ public final class Reflectance {
     private static final double LEAST = 1e-4;
     private static final int MOST_STEPS = 60;
     private static final double EXACT = 1e-9;
+
+    /** So many that were found are kept: the same colours are asked for again and again. */
+    private static final int KEPT = 4000;
+
+    private static final Map<Lab, Reflectance> FOUND =
+            Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
+                @Override
+                protected boolean removeEldestEntry(Map.Entry<Lab, Reflectance> eldest) {
+                    return size() > KEPT;
+                }
+            });
 
     private final double[] bands;
 
@@ -34,6 +48,15 @@ public final class Reflectance {
      * @throws IllegalArgumentException if no surface that only throws back light can have this colour
      */
     public static Reflectance of(Lab colour) {
+        Reflectance known = FOUND.get(colour);
+        if (known == null) {
+            known = found(colour);
+            FOUND.put(colour, known);
+        }
+        return known;
+    }
+
+    private static Reflectance found(Lab colour) {
         double[] xyz = colour.xyz(Light.DAYLIGHT.white);
         if (xyz[1] < LEAST) {
             return grey(0);

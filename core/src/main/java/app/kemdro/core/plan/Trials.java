@@ -7,6 +7,7 @@ import app.kemdro.core.look.Look;
 import app.kemdro.core.schedule.Schedule;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 
 /** Whether a change of a look may be offered at all: it is tried on a copy first, with every rule. */
 public final class Trials {
@@ -14,6 +15,7 @@ public final class Trials {
     private final Brief brief;
     private final Optional<Schedule> order;
     private final LookPlanner.AsFar now;
+    private final Map<Look, Boolean> tried = new ConcurrentHashMap<>();
 
     /**
      * Tries changes of this look; a rough planner will do.
@@ -29,6 +31,10 @@ public final class Trials {
 
     /** Whether nothing gets worse with it: the plan stays a plan, no more stands aside or in the way, and no more layers fail. */
     public boolean mayBeOffered(Look changed) {
+        return tried.computeIfAbsent(changed, this::isNoWorse);
+    }
+
+    private boolean isNoWorse(Look changed) {
         LookPlanner.AsFar then = asFar(changed);
         return !(now.planning() instanceof Planning.Done && then.planning() instanceof Planning.Refused)
                 && inTheWay(then) <= inTheWay(now)

@@ -23,36 +23,47 @@ public final class Planner {
     private static final int LARGE = 200;
 
     private final int attempts;
+    private final int hard;
     private final SenseWeights weights;
     private final int grace;
 
-    private Planner(int attempts, SenseWeights weights, int grace) {
-        this.grace = grace;
+    private Planner(int attempts, int hard, SenseWeights weights, int grace) {
         this.attempts = attempts;
+        this.hard = hard;
         this.weights = weights;
+        this.grace = grace;
     }
 
-    /** Tries this many placements. */
+    /** Tries this many placements, and ten times as many where it has to look harder. */
     public static Planner trying(int attempts) {
+        return trying(attempts, 10 * attempts);
+    }
+
+    /**
+     * Tries this many placements.
+     *
+     * @param hard so many where it has to look harder
+     */
+    public static Planner trying(int attempts, int hard) {
         if (attempts < 1) {
             throw new IllegalArgumentException("At least one placement must be tried");
         }
-        return new Planner(attempts, SenseWeights.NONE, 0);
+        return new Planner(attempts, hard, SenseWeights.NONE, 0);
     }
 
     /** The same that, of orders that are ready as soon, looks for one that makes more sense by these weights. */
     public Planner minding(SenseWeights sense) {
-        return new Planner(attempts, sense, grace);
+        return new Planner(attempts, hard, sense, grace);
     }
 
     /** The same that may be ready so many seconds later than it could be, where that makes more sense. */
     public Planner allowing(int seconds) {
-        return new Planner(attempts, weights, seconds);
+        return new Planner(attempts, hard, weights, seconds);
     }
 
-    /** Tries ten times as many placements. */
+    /** The same that looks harder. */
     public Planner harder() {
-        return new Planner(attempts * 10, weights, grace);
+        return new Planner(hard, 10 * hard, weights, grace);
     }
 
     /** No schedule of this network can be ready before this second; a quick bound, not a proof of much. */

@@ -1,5 +1,8 @@
 package app.kemdro.web.parts.mishap;
 
+import app.kemdro.core.plan.Plan;
+import app.kemdro.core.plan.Planning;
+import app.kemdro.core.plan.Problem;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.ResponseStatus;
 
@@ -10,5 +13,18 @@ public class NotPossible extends RuntimeException {
 
     public NotPossible(String message) {
         super(message);
+    }
+
+    /**
+     * The plan that was made.
+     *
+     * @throws NotPossible where none could be, with the first reason and what to do
+     */
+    public static Plan unlessPlanned(Planning planning) {
+        if (planning instanceof Planning.Done done) {
+            return done.plan();
+        }
+        Problem first = ((Planning.Refused) planning).problems().get(0);
+        throw new NotPossible(first.what() + " " + first.remedy());
     }
 }

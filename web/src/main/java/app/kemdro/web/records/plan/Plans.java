@@ -21,7 +21,6 @@ import app.kemdro.core.run.RunLevers;
 import app.kemdro.core.schedule.Confidence;
 import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.schedule.Schedule;
-import app.kemdro.web.parts.mishap.NotPossible;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
@@ -45,14 +44,14 @@ import org.springframework.util.function.SingletonSupplier;
 /** Plans of jobs, made once for each version of a job. */
 @Service
 public class Plans {
-    /** Placements tried: as many as fit in a tenth of a second for a job of 80 steps on a small machine. */
+    /** Placements tried for a plan, and at a press near the order it has: what a press misses is found while it settles. */
     private static final int FULL = 200;
 
+    private static final int PRESSED = 100;
     private static final int THOROUGH = 800;
     private static final int LIVE = 40;
     private static final int ROUGH = 8;
     private static final int MORNINGS = 300;
-    private static final int REMEMBERED = 60;
 
     private static final Logger LOG = LoggerFactory.getLogger(Plans.class);
 
@@ -60,8 +59,10 @@ public class Plans {
     private final Jobs jobs;
     private final Snapshots snapshots;
     private final LookPlanner full;
+    private final LookPlanner pressed;
     private final LookPlanner thorough;
     private final LookPlanner rough;
+    private final LookPlanner glance;
     private final LookPlanner live;
     private final Substitutes substitutes;
     private final Mending mending;
@@ -71,10 +72,9 @@ public class Plans {
     private final RunLevers runLevers;
     private final SingletonSupplier<List<WhenPlanned>> told;
     private final ApplicationEventPublisher events;
-    private final Cache<Key, Answer> answers =
-            Caffeine.newBuilder().maximumSize(REMEMBERED).build();
-
-    private record Key(long job, String version) {}
+    private final KnownAnswers answers;
+    private final Cache<Answer, Trials> trials =
+            Caffeine.newBuilder().weakKeys().build();
 
     /**
      * What was computed for a version of a job; confidence only where there is a plan.
@@ -114,10 +114,13 @@ public class Plans {
         this.trade = trade;
         this.jobs = jobs;
         this.snapshots = snapshots;
+        answers = new KnownAnswers(this::order);
         LayerRules rules = LayerRules.standard(trade);
         full = new LookPlanner(trade, rules, Planner.trying(FULL));
+        pressed = new LookPlanner(trade, rules, Planner.trying(PRESSED, 10 * FULL));
         thorough = new LookPlanner(trade, rules, Planner.trying(THOROUGH));
         rough = new LookPlanner(trade, rules, Planner.trying(ROUGH));
+        glance = new LookPlanner(trade, rules, Planner.trying(1, 10 * ROUGH));
         live = new LookPlanner(trade, rules, Planner.trying(LIVE));
         substitutes = new Substitutes(trade, rough);
         mending = new Mending(trade, rough);
@@ -129,10 +132,9 @@ public class Plans {
 
     /** The plan of this job, or what stands in its way. */
     public Answer of(Job job) {
-        Key key = new Key(job.id(), job.version());
-        Answer known = answers.getIfPresent(key);
+        Answer known = answers.of(job);
         if (known == null) {
-            known = answers.get(key, k -> answered(job));
+            known = answers.of(job, this::answered);
             Answer made = known;
             told.obtain().forEach(w -> w.planned(job, made));
         }
@@ -156,8 +158,9 @@ public class Plans {
     }
 
     private LookPlanner.AsFar asFar(Job job) {
-        return full.asFarAsCanBe(
-                job.look(), job.brief(), orderBefore(job), job.kept().orderProof());
+        Optional<Schedule> before = orderBefore(job);
+        return (before.isPresent() ? pressed : full)
+                .asFarAsCanBe(job.look(), job.brief(), before, job.kept().orderProof());
     }
 
     /**
@@ -189,7 +192,7 @@ public class Plans {
 
     /** What becomes of a job's plan with this look and brief, planned as a press plans it. */
     public Planning instead(Job job, Plan now, Look look, Brief brief) {
-        return full.keeping(look, brief, now.schedule(), job.kept().orderProof());
+        return pressed.keeping(look, brief, now.schedule(), job.kept().orderProof());
     }
 
     /** Takes another way where practitioners differ: rules between steps, or other techniques. */
@@ -262,7 +265,7 @@ public class Plans {
 
     /** Changes the look of a job and keeps the one before, with its order, so that the change can be taken back. */
     public Changed changeLook(Job job, UnaryOperator<Look> change) {
-        String order = order(job);
+        String order = order(of(job));
         return change(job, j -> {
             Look before = j.look();
             Look after = change.apply(before);
@@ -273,8 +276,8 @@ public class Plans {
         });
     }
 
-    private String order(Job job) {
-        return of(job).plan().map(p -> snapshots.write(p.schedule())).orElse("");
+    private String order(Answer answer) {
+        return answer.plan().map(p -> snapshots.write(p.schedule())).orElse("");
     }
 
     /** Takes the last change of the look back: the look before it, in the order it had then. */
@@ -283,7 +286,7 @@ public class Plans {
         if (before.isEmpty()) {
             return new Changed(job, Words.changed(of(job).plan(), of(job).plan(), true));
         }
-        String order = order(job);
+        String order = order(of(job));
         Optional<Plan> now = of(job).plan();
         Job stored = jobs.change(job.id(), j -> {
             String then = j.kept().lookOrder();
@@ -296,7 +299,7 @@ public class Plans {
 
     /** Changes look and brief together, as a lever does. */
     public Changed pull(Job job, Look look, Brief brief) {
-        String order = order(job);
+        String order = order(of(job));
         return change(job, j -> {
             if (!look.equals(j.look())) {
                 j.kept().keepLook(snapshots.write(j.look()), order);
@@ -340,7 +343,7 @@ public class Plans {
     /** A plan of as much of the job's look as is planned, under another brief, near the order of the job's own plan. */
     public Planning near(Job job, Brief brief) {
         Answer answer = of(job);
-        return full.plan(answer.look(), brief, answer.plan().map(Plan::schedule));
+        return pressed.plan(answer.look(), brief, answer.plan().map(Plan::schedule));
     }
 
     /** The plan a stored schedule belonged to; planned anew where the trade's data have changed since. */
@@ -348,19 +351,6 @@ public class Plans {
         return full.restore(look, brief, stored)
                 .<Planning>map(Planning.Done::new)
                 .orElseGet(() -> full.plan(look, brief, Optional.of(stored)));
-    }
-
-    /**
-     * The plan that was made.
-     *
-     * @throws NotPossible where none could be, with the first reason and what to do
-     */
-    public static Plan planOrRefuse(Planning planning) {
-        if (planning instanceof Planning.Done done) {
-            return done.plan();
-        }
-        List<Problem> problems = ((Planning.Refused) planning).problems();
-        throw new NotPossible(problems.get(0).what() + " " + problems.get(0).remedy());
     }
 
     /** A plan of a look that is no job's own. */
@@ -373,9 +363,14 @@ public class Plans {
         return rough.plan(look, brief);
     }
 
-    /** Tries changes of a look on a copy, with every rule, before they are offered. */
+    /** Tries changes of a job's look on a copy, with every rule, before they are offered. */
+    public Trials trials(Job job) {
+        return trials.get(of(job), a -> trials(job.look(), job));
+    }
+
+    /** The same for another look of the job. */
     public Trials trials(Look look, Job job) {
-        return new Trials(rough, look, job.brief(), of(job).plan().map(Plan::schedule));
+        return new Trials(glance, look, job.brief(), of(job).plan().map(Plan::schedule));
     }
 
     /** How a look can do without a material. */

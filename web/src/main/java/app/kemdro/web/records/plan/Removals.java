@@ -8,6 +8,8 @@ import app.kemdro.core.schedule.Schedule;
 import app.kemdro.core.strike.Removal;
 import app.kemdro.core.strike.Strike;
 import app.kemdro.core.strike.Undoing;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.LocalDateTime;
 import java.util.function.Predicate;
 import org.springframework.stereotype.Component;
@@ -19,6 +21,7 @@ public class Removals {
 
     private final Planner planner = Planner.trying(PLACEMENTS);
     private final Strike strike;
+    private final Cache<Plan, Removal> known = Caffeine.newBuilder().weakKeys().build();
 
     Removals(Trade trade) {
         this.strike = new Strike(trade, Waste.standard(trade.body()).removerPerCm2(), planner);
@@ -26,7 +29,7 @@ public class Removals {
 
     /** How all of a plan's look comes off. */
     public Removal of(Plan plan) {
-        return strike.of(plan);
+        return known.get(plan, strike::of);
     }
 
     /** How as much of it comes off as was laid. */

@@ -6,6 +6,7 @@ import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.Planning;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.Stamp;
+import app.kemdro.web.parts.mishap.NotPossible;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.plan.Plans;
@@ -74,7 +75,7 @@ public class Seats {
                 return already.get();
             }
             Job job = jobs.get(jobId);
-            Plan plan = plans.of(job).plan().orElseGet(() -> Plans.planOrRefuse(plans.near(job, job.brief())));
+            Plan plan = plans.of(job).plan().orElseGet(() -> NotPossible.unlessPlanned(plans.near(job, job.brief())));
             Base base =
                     new Base(plan.carriedOut(plans.of(job).look()), plan.brief().seated(plan.chairIn()), plan);
             return transaction.execute(t -> seat(job, base, account, pace));
@@ -126,7 +127,7 @@ public class Seats {
             look = look.wishing(List.of());
             planning = plans.fresh(look, seated);
         }
-        Plan plan = Plans.planOrRefuse(planning);
+        Plan plan = NotPossible.unlessPlanned(planning);
         return new Base(plan.carriedOut(look), seated, plan);
     }
 

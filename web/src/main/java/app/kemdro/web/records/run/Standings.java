@@ -63,7 +63,7 @@ public class Standings {
             Look look = snapshots.look(run.look());
             Brief brief = snapshots.brief(run.brief());
             Schedule planned = snapshots.schedule(run.planned());
-            return new Base(look, brief, Plans.planOrRefuse(plans.restored(look, brief, planned)));
+            return new Base(look, brief, NotPossible.unlessPlanned(plans.restored(look, brief, planned)));
         });
     }
 
@@ -125,7 +125,7 @@ public class Standings {
             known = new Made(
                     after,
                     changes,
-                    Plans.planOrRefuse(plans.live()
+                    NotPossible.unlessPlanned(plans.live()
                             .underWay(
                                     changes.look(),
                                     changes.brief(),

@@ -351,7 +351,7 @@ final class LookRoom {
         if (all.isEmpty()) {
             return List.of();
         }
-        Trials trials = plans.trials(job.look(), job);
+        Trials trials = plans.trials(job);
         return all.stream().filter(p -> trials.mayBeOffered(p.look())).toList();
     }
 
