@@ -1,14 +1,39 @@
 package app.kemdro.web;
 
+import static org.springframework.security.web.header.writers.ClearSiteDataHeaderWriter.Directive.CACHE;
+
+import app.kemdro.web.parts.live.Screens;
+import app.kemdro.web.records.account.Accounts;
+import app.kemdro.web.records.account.Throttle;
+import app.kemdro.web.records.deed.Deeds;
 import app.kemdro.web.records.run.OnTheJob;
+import app.kemdro.web.rooms.door.SignInGuard;
 import jakarta.servlet.DispatcherType;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpSession;
+import java.time.Duration;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.Consumer;
+import javax.sql.DataSource;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
-import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.crypto.password.Pbkdf2PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.RememberMeServices;
+import org.springframework.security.web.authentication.SavedRequestAwareAuthenticationSuccessHandler;
+import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.security.web.authentication.logout.HeaderWriterLogoutHandler;
+import org.springframework.security.web.authentication.rememberme.JdbcTokenRepositoryImpl;
+import org.springframework.security.web.authentication.rememberme.PersistentTokenBasedRememberMeServices;
+import org.springframework.security.web.authentication.rememberme.PersistentTokenRepository;
+import org.springframework.security.web.header.writers.ClearSiteDataHeaderWriter;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 
 /** Roles: a lead may everything, hands run the chair and see the plan of their jobs, the floor sees the shelf. */
 @Configuration
@@ -18,8 +43,19 @@ class SecurityConfig {
                     + "font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
     @Bean
-    SecurityFilterChain chain(HttpSecurity http, OnTheJob onTheJob) throws Exception {
-        return http.authorizeHttpRequests(
+    SecurityFilterChain chain(
+            HttpSecurity http,
+            OnTheJob onTheJob,
+            Throttle throttle,
+            Deeds deeds,
+            Screens screens,
+            RememberMeServices devices)
+            throws Exception {
+        SignInGuard guard = new SignInGuard(throttle, deeds);
+        SavedRequestAwareAuthenticationSuccessHandler inside = new SavedRequestAwareAuthenticationSuccessHandler();
+        inside.setDefaultTargetUrl("/shelf");
+        return http.addFilterBefore(guard, UsernamePasswordAuthenticationFilter.class)
+                .authorizeHttpRequests(
                         may -> may.requestMatchers("/css/**", "/js/**", "/fonts/**", "/figure/**", "/icons/**")
                                 .permitAll()
                                 .dispatcherTypeMatchers(DispatcherType.ASYNC)
@@ -28,7 +64,7 @@ class SecurityConfig {
                                 .permitAll()
                                 .requestMatchers(HttpMethod.GET, "/", "/shelf")
                                 .authenticated()
-                                .requestMatchers("/house/units")
+                                .requestMatchers("/house/units", "/password")
                                 .authenticated()
                                 .requestMatchers(HttpMethod.POST, "/house/schools/**")
                                 .hasAnyRole("LEAD", "HANDS")
@@ -42,14 +78,56 @@ class SecurityConfig {
                                 .hasAnyRole("LEAD", "HANDS")
                                 .anyRequest()
                                 .hasRole("LEAD"))
-                .formLogin(form -> form.loginPage("/sign-in").defaultSuccessUrl("/shelf"))
-                .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in"))
-                .headers(headers -> headers.contentSecurityPolicy(csp -> csp.policyDirectives(POLICY)))
+                .formLogin(form -> form.loginPage("/sign-in")
+                        .failureHandler(guard)
+                        .successHandler((request, response, who) -> {
+                            guard.signedIn(request);
+                            inside.onAuthenticationSuccess(request, response, who);
+                        }))
+                .rememberMe(device -> device.rememberMeServices(devices))
+                .logout(out -> out.logoutUrl("/sign-out")
+                        .logoutSuccessUrl("/sign-in")
+                        .addLogoutHandler((request, response, who) -> ofSession(request, screens::endIn))
+                        .addLogoutHandler(new HeaderWriterLogoutHandler(new ClearSiteDataHeaderWriter(CACHE))))
+                .headers(headers -> headers.contentSecurityPolicy(csp -> csp.policyDirectives(POLICY))
+                        .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN)))
                 .build();
     }
 
+    private static void ofSession(HttpServletRequest request, Consumer<String> end) {
+        HttpSession session = request.getSession(false);
+        if (session != null) {
+            end.accept(session.getId());
+        }
+    }
+
+    /** Hashes of today take a password of any length; those of before are known by their name and made anew when somebody signs in. */
     @Bean
-    PasswordEncoder passwords() {
-        return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    static PasswordEncoder passwords() {
+        String today = "pbkdf2";
+        return new DelegatingPasswordEncoder(
+                today,
+                Map.of(
+                        today,
+                        Pbkdf2PasswordEncoder.defaultsForSpringSecurity_v5_8(),
+                        "bcrypt",
+                        new BCryptPasswordEncoder()));
+    }
+
+    @Bean
+    static PersistentTokenRepository devices(DataSource source) {
+        JdbcTokenRepositoryImpl tokens = new JdbcTokenRepositoryImpl();
+        tokens.setDataSource(source);
+        return tokens;
+    }
+
+    @Bean
+    static RememberMeServices remembering(Accounts accounts, PersistentTokenRepository devices) {
+        PersistentTokenBasedRememberMeServices services =
+                new PersistentTokenBasedRememberMeServices(UUID.randomUUID().toString(), accounts, devices);
+        services.setParameter("remember");
+        services.setCookieName("kemdro-device");
+        services.setTokenValiditySeconds((int) Duration.ofDays(30).toSeconds());
+        return services;
     }
 }

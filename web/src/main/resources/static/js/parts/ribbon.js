@@ -167,11 +167,16 @@ function flags(ribbon, s, svg, top, foot, was, width) {
   );
 }
 
+/** Width of a letter of a name, px. */
+const LETTER = 8.4;
+
 /** Draws a narrow strip: no names, no words. */
 export function drawMini(place, ribbon, options = {}) {
   const width = place.clientWidth || 700;
   const height = options.height ?? 44;
-  const x0 = options.names ? 66 : 12;
+  // one pair of hands needs no name beside it; names of more stand before everything that is drawn
+  const named = options.names && ribbon.rows.length > 1;
+  const x0 = named ? 20 + Math.min(170, LETTER * Math.max(...ribbon.rows.map((r) => r.name.length))) : 12;
   const s = scale(ribbon, width, x0);
   const svg = el('svg', { width, height, viewBox: `0 0 ${width} ${height}`, 'aria-hidden': 'true' });
   const top = options.names ? 4 : 2;
@@ -189,7 +194,7 @@ export function drawMini(place, ribbon, options = {}) {
   const step = room / rows;
   ribbon.rows.forEach((row, k) => {
     const y = top + (options.names ? 22 : 6) + k * step;
-    if (options.names) svg.append(el('text', { class: 'rb-hour big', x: 8, y: y + step - 5 }, row.name));
+    if (named) svg.append(el('text', { class: 'rb-hour big', x: 8, y: y + step - 5 }, row.name));
     for (const b of row.blocks) {
       svg.append(
         el('rect', {

@@ -57,7 +57,11 @@ class KillIT {
         }
         server.destroyForcibly().waitFor();
         start();
-        signIn();
+        // nobody is asked to sign in again, and the page that stood open can still report
+        String late = "{\"id\":\"%s\",\"type\":\"NOTE\",\"hands\":\"Pell\",\"text\":\"from the page of before\"}"
+                .formatted(UUID.randomUUID());
+        assertThat(post("/jobs/3/chair/events", token, "application/json", late).statusCode())
+                .isEqualTo(200);
         String file = get("/jobs/3/export.json");
         assertThat(acknowledged).allSatisfy(id -> assertThat(file).contains(id));
         assertThat(get("/jobs/3/chair/state")).as("the run goes on").contains("\"ended\":false");

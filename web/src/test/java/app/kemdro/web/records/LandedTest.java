@@ -35,7 +35,8 @@ class LandedTest {
                     "V14__reference_pictures.sql", "56c9cdb2be9e39560e292a342826fd14aa60baceb5c0764d154eadbf8e1330d0"),
             Map.entry("V15__the_usual_house.sql", "d9ca2ae5d440ab96238e8668a22a2e835d62a4376e0d990a3767becfea4b9288"),
             Map.entry("V16__own_starts.sql", "75e1d10d8738b0d815802e62a8ec7a0b3e6c5046a9b607a468d29dc1ba1cd961"),
-            Map.entry("V17__habits.sql", "35377d9f0ef9e5625fca6ae4be8748fc77fa04d00bc19741606fe3a2ada72949"));
+            Map.entry("V17__habits.sql", "35377d9f0ef9e5625fca6ae4be8748fc77fa04d00bc19741606fe3a2ada72949"),
+            Map.entry("V18__guarded.sql", "9323c3cd2b4bb1e1a60fae5d7e8e70eeebce742e2ac822befa50a95e5b284e74"));
 
     @Test
     void noMigrationThatHasLandedIsEdited() throws Exception {

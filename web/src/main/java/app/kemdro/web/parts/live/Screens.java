@@ -26,6 +26,7 @@ public class Screens {
     private final Map<String, List<SseEmitter>> listening = new ConcurrentHashMap<>();
     private final Map<SseEmitter, BooleanSupplier> still = new ConcurrentHashMap<>();
     private final Map<SseEmitter, Reader> readers = new ConcurrentHashMap<>();
+    private final Map<SseEmitter, String> sessions = new ConcurrentHashMap<>();
     private final ScheduledExecutorService voice = Background.thread("screens");
 
     Screens() {
@@ -55,6 +56,7 @@ public class Screens {
             all.remove(screen);
             still.remove(screen);
             readers.remove(screen);
+            sessions.remove(screen);
         };
         screen.onCompletion(gone);
         screen.onTimeout(gone);
@@ -65,20 +67,25 @@ public class Screens {
     }
 
     /**
-     * The same for a screen of somebody who is signed in: whoever has signed out hears nothing more.
+     * The same for a screen of somebody who is signed in: it ends with their session.
      *
      * @param session in which they are, if they are in one
      */
     public SseEmitter listen(String to, String first, @Nullable HttpSession session, BooleanSupplier mayStill) {
-        return listen(to, first, () -> isOpen(session) && mayStill.getAsBoolean());
+        SseEmitter screen = listen(to, first, mayStill);
+        if (session != null && still.containsKey(screen)) {
+            sessions.put(screen, session.getId());
+        }
+        return screen;
     }
 
-    private static boolean isOpen(@Nullable HttpSession session) {
-        try {
-            return session == null || session.getCreationTime() > 0;
-        } catch (IllegalStateException signedOut) {
-            return false;
-        }
+    /** Ends every screen of a session, as when somebody signs out or is no longer let in. */
+    public void endIn(String session) {
+        sessions.forEach((screen, in) -> {
+            if (in.equals(session)) {
+                screen.complete();
+            }
+        });
     }
 
     /** Tells everybody who listens to this. */

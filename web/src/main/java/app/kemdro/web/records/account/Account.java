@@ -53,4 +53,12 @@ public class Account {
     public Role getRole() {
         return role;
     }
+
+    void passwordIs(String hash) {
+        passwordHash = hash;
+    }
+
+    void roleIs(Role other) {
+        role = other;
+    }
 }

@@ -11,5 +11,9 @@ interface AccountRepository extends Repository<Account, Long> {
 
     long count();
 
+    long countByRole(Account.Role role);
+
     Account save(Account account);
+
+    void delete(Account account);
 }

@@ -2,9 +2,12 @@ package app.kemdro.web.records.account;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.userdetails.User;
 import org.springframework.security.core.userdetails.UserDetails;
+import org.springframework.security.core.userdetails.UserDetailsPasswordService;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -13,15 +16,15 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Keeps accounts and checks what a new one must satisfy. */
 @Service
-public class Accounts implements UserDetailsService {
-    private static final int SHORTEST_PASSWORD = 8;
-
+public class Accounts implements UserDetailsService, UserDetailsPasswordService {
     private final AccountRepository repository;
-    private final PasswordEncoder passwords;
+    private final PasswordEncoder encoder;
+    private final PasswordRules rules;
 
-    Accounts(AccountRepository repository, PasswordEncoder passwords) {
+    Accounts(AccountRepository repository, PasswordEncoder encoder, PasswordRules rules) {
         this.repository = repository;
-        this.passwords = passwords;
+        this.encoder = encoder;
+        this.rules = rules;
     }
 
     @Override
@@ -82,9 +85,6 @@ public class Accounts implements UserDetailsService {
         if (displayName.isBlank() || displayName.length() > 80) {
             throw new IllegalArgumentException("Say the name people call this person, up to 80 letters.");
         }
-        if (password.length() < SHORTEST_PASSWORD || password.length() > 100) {
-            throw new IllegalArgumentException("The password needs 8 to 100 characters.");
-        }
         if (repository.findByName(key).isPresent()) {
             throw new IllegalArgumentException("Somebody already signs in as " + key + "; choose another name.");
         }
@@ -94,12 +94,121 @@ public class Accounts implements UserDetailsService {
             throw new IllegalArgumentException("Somebody is already called " + displayName.strip()
                     + "; jobs go by that name, so give this one another.");
         }
+        rules.check(password, own(key, displayName));
         save(key, displayName.strip(), encoded(password), role);
+    }
+
+    /**
+     * Adds the first lead of an empty house, whatever happens at the same moment.
+     *
+     * @return whether this became the first; false where there was one already
+     * @throws IllegalArgumentException saying what is wrong with the name or the password
+     */
+    public synchronized boolean addFirstLead(String name, String displayName, String password) {
+        if (!isEmpty()) {
+            return false;
+        }
+        add(name, displayName, password, Account.Role.LEAD);
+        return true;
+    }
+
+    /**
+     * Changes one's own password.
+     *
+     * @throws IllegalArgumentException saying what is wrong with the old or the new one
+     */
+    @Transactional
+    public void changePassword(String name, String old, String wanted) {
+        Account account = known(name);
+        if (!encoder.matches(old, account.getPasswordHash())) {
+            throw new IllegalArgumentException("That is not the password you sign in with; nothing was changed.");
+        }
+        if (old.equals(wanted)) {
+            throw new IllegalArgumentException("The new password is the old one; choose another, or leave it.");
+        }
+        give(account, wanted);
+    }
+
+    /**
+     * Gives somebody another password, as a lead may.
+     *
+     * @throws IllegalArgumentException saying what is wrong
+     */
+    @Transactional
+    public void resetPassword(String name, String wanted) {
+        give(known(name), wanted);
+    }
+
+    private void give(Account account, String password) {
+        rules.check(password, own(account.getName(), account.getDisplayName()));
+        account.passwordIs(encoded(password));
+        repository.save(account);
+    }
+
+    private static List<String> own(String name, String displayName) {
+        return Stream.concat(
+                        Stream.of(name, displayName.strip(), "kemdro"),
+                        Stream.of(displayName.strip().split("\\s+")))
+                .toList();
+    }
+
+    /**
+     * Lets somebody do more or less than before.
+     *
+     * @throws IllegalArgumentException where no lead would be left
+     */
+    public synchronized void changeRole(String name, Account.Role role) {
+        Account account = known(name);
+        if (role != Account.Role.LEAD) {
+            leadIsLeft(account);
+        }
+        account.roleIs(role);
+        repository.save(account);
+    }
+
+    /**
+     * Takes an account away. What they did stays, under the name they had.
+     *
+     * @throws IllegalArgumentException where no lead would be left
+     */
+    public synchronized void remove(String name) {
+        Account account = known(name);
+        leadIsLeft(account);
+        repository.delete(account);
+    }
+
+    private void leadIsLeft(Account without) {
+        if (without.getRole() == Account.Role.LEAD && repository.countByRole(Account.Role.LEAD) < 2) {
+            throw new IllegalArgumentException(without.getDisplayName()
+                    + " is the only lead; let somebody else lead first, or nobody could let anybody in.");
+        }
+    }
+
+    /**
+     * The account that signs in with this name.
+     *
+     * @throws IllegalArgumentException where there is none
+     */
+    public Account known(String name) {
+        return repository
+                .findByName(name)
+                .orElseThrow(() -> new IllegalArgumentException("Nobody signs in as " + name + " any more."));
+    }
+
+    /** A hash made as it is made today, in place of one that was made otherwise; the password is the same. */
+    @Override
+    @Transactional
+    public UserDetails updatePassword(UserDetails user, @Nullable String hash) {
+        repository.findByName(user.getUsername()).ifPresent(a -> {
+            a.passwordIs(String.valueOf(hash));
+            repository.save(a);
+        });
+        return loadUserByUsername(user.getUsername());
     }
 
     /** What is kept of a password; slow on purpose. */
     String encoded(String password) {
-        return String.valueOf(passwords.encode(password));
+        return String.valueOf(encoder.encode(password));
     }
 
     @Transactional

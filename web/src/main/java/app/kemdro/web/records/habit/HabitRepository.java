@@ -7,4 +7,6 @@ interface HabitRepository extends Repository<HabitRow, String> {
     List<HabitRow> findAll();
 
     HabitRow save(HabitRow row);
+
+    void deleteById(String account);
 }

@@ -9,6 +9,7 @@ import java.util.concurrent.atomic.AtomicReference;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 
 /** Keeps habits. They are asked for at each press, so they are held. */
 @Service
@@ -49,6 +50,13 @@ public class Habits implements Readers {
 
     public void choose(String account, Choice choice) {
         habits.save(new HabitRow(account, choice));
+        held.set(null);
+    }
+
+    /** Forgets what an account chose, as when it is taken away. */
+    @Transactional
+    public void forget(String account) {
+        habits.deleteById(account);
         held.set(null);
     }
 

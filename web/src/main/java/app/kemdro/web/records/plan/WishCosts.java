@@ -7,11 +7,11 @@ import app.kemdro.core.plan.LookPlanner;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.Planning;
 import app.kemdro.core.schedule.Schedule;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
-import java.util.List;
+import java.util.LinkedHashSet;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /** What each wish of a look costs, found by planning without it. */
@@ -20,7 +20,7 @@ record WishCosts(LookPlanner rough, Look look) {
     Map<Wish, Integer> near(Plan plan, Optional<Schedule> orderBefore) {
         Map<Wish, Integer> costs = new LinkedHashMap<>();
         Brief seated = plan.brief().seated(plan.chairIn());
-        List<Schedule> starts = new ArrayList<>(List.of(plan.schedule()));
+        Set<Schedule> starts = new LinkedHashSet<>(Set.of(plan.schedule()));
         orderBefore.ifPresent(starts::add);
         for (Wish wish : look.wishes()) {
             if (wish.kind() == Wish.Kind.IF_TIME) {

@@ -1,6 +1,5 @@
 package app.kemdro.web.rooms.door;
 
-import app.kemdro.web.records.account.Account;
 import app.kemdro.web.records.account.Accounts;
 import app.kemdro.web.records.account.DemoAccounts;
 import org.springframework.stereotype.Controller;
@@ -21,10 +20,11 @@ class SignInController {
     }
 
     @GetMapping("/sign-in")
-    String signIn(Model model) {
+    String signIn(@RequestParam(defaultValue = "0") int wait, Model model) {
         if (accounts.isEmpty()) {
             return "redirect:/first-lead";
         }
+        model.addAttribute("wait", wait < 60 ? wait + " s" : (wait + 59) / 60 + " min");
         model.addAttribute("offers", demo.offers());
         model.addAttribute("demoPassword", DemoAccounts.PASSWORD);
         return "rooms/door/sign-in";
@@ -38,11 +38,8 @@ class SignInController {
     @PostMapping("/first-lead")
     String createFirstLead(
             @RequestParam String name, @RequestParam String displayName, @RequestParam String password, Model model) {
-        if (!accounts.isEmpty()) {
-            return "redirect:/sign-in";
-        }
         try {
-            accounts.add(name, displayName, password, Account.Role.LEAD);
+            accounts.addFirstLead(name, displayName, password);
             return "redirect:/sign-in";
         } catch (IllegalArgumentException wrong) {
             model.addAttribute("wrong", wrong.getMessage());

@@ -6,6 +6,8 @@ import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.account.Account;
 import app.kemdro.web.records.account.Accounts;
 import app.kemdro.web.records.account.Called;
+import app.kemdro.web.records.deed.Deed.About;
+import app.kemdro.web.records.deed.Deeds;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.job.SitsFor;
 import app.kemdro.web.records.learning.OwnPace;
@@ -32,8 +34,10 @@ class PeopleController {
     private final Jobs jobs;
     private final Accounts accounts;
     private final OwnPace paces;
+    private final Deeds deeds;
 
-    PeopleController(Jobs jobs, Accounts accounts, OwnPace paces) {
+    PeopleController(Jobs jobs, Accounts accounts, OwnPace paces, Deeds deeds) {
+        this.deeds = deeds;
         this.jobs = jobs;
         this.accounts = accounts;
         this.paces = paces;
@@ -67,6 +71,7 @@ class PeopleController {
         model.addAttribute("sitters", sitting.values().stream().map(Sitter::of).toList());
         model.addAttribute("artists", artists());
         model.addAttribute("accounts", accounts.all());
+        model.addAttribute("roles", Account.Role.values());
         return "rooms/people/people";
     }
 
@@ -113,6 +118,9 @@ class PeopleController {
             Model model) {
         try {
             accounts.add(name, displayName, password, role);
+            deeds.did(
+                    About.ACCOUNT,
+                    "let " + name.strip() + " in as " + role.name().toLowerCase(Locale.ROOT));
             return "redirect:/people";
         } catch (IllegalArgumentException wrong) {
             Map<String, Object> typed = new LinkedHashMap<>();

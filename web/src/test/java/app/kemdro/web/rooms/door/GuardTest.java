@@ -1,0 +1,242 @@
+package app.kemdro.web.rooms.door;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.kemdro.web.DemoTest;
+import app.kemdro.web.records.account.Account;
+import app.kemdro.web.records.account.Accounts;
+import java.io.InputStream;
+import java.net.CookieManager;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.time.Duration;
+import java.util.List;
+import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.TimeUnit;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.jdbc.core.JdbcTemplate;
+
+/** Accounts as they are seen from outside, over real connections: who is let in, who no longer is, and what ends with it. */
+@DemoTest
+class GuardTest {
+    private static final String WORDS = "brass heron under snow";
+    private static final String OTHERS = "vat cobble ninepin kelp";
+
+    @LocalServerPort
+    private int port;
+
+    @Autowired
+    private Accounts accounts;
+
+    @Autowired
+    private JdbcTemplate database;
+
+    private String name = "";
+    private Visitor lead = new Visitor();
+
+    private final class Visitor {
+        private final CookieManager cookies = new CookieManager();
+        private final HttpClient http = HttpClient.newBuilder()
+                .version(HttpClient.Version.HTTP_1_1)
+                .cookieHandler(cookies)
+                .build();
+
+        private HttpRequest.Builder request(String path) {
+            return HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path))
+                    .timeout(Duration.ofMinutes(2));
+        }
+
+        HttpResponse<String> get(String path) throws Exception {
+            return http.send(request(path).build(), BodyHandlers.ofString());
+        }
+
+        HttpResponse<String> post(String page, String path, String body) throws Exception {
+            Matcher m = Pattern.compile("name=\"csrf-token\" content=\"([^\"]+)\"")
+                    .matcher(get(page).body());
+            String token = m.find() ? m.group(1) : "";
+            return http.send(
+                    request(path)
+                            .header("Content-Type", "application/x-www-form-urlencoded")
+                            .header("X-CSRF-TOKEN", token)
+                            .POST(HttpRequest.BodyPublishers.ofString(body.replace(' ', '+')))
+                            .build(),
+                    BodyHandlers.ofString());
+        }
+
+        /** Where it leads. */
+        String signIn(String who, String password) throws Exception {
+            return post("/sign-in", "/sign-in", "username=" + who + "&password=" + password)
+                    .headers()
+                    .firstValue("location")
+                    .orElse("");
+        }
+
+        boolean isIn() throws Exception {
+            return get("/shelf").statusCode() == 200;
+        }
+
+        /** A stream of its own; completed when the server ends it. */
+        CompletableFuture<Void> listen(String path) throws Exception {
+            HttpResponse<InputStream> stream = http.send(request(path).build(), BodyHandlers.ofInputStream());
+            assertThat(stream.statusCode()).isEqualTo(200);
+            return CompletableFuture.runAsync(() -> {
+                try (InputStream in = stream.body()) {
+                    while (in.read() >= 0) {
+                        continue;
+                    }
+                } catch (java.io.IOException closed) {
+                    assertThat(closed).as("the stream has ended").isNotNull();
+                }
+            });
+        }
+
+        void forgetSession() {
+            for (HttpCookie cookie : List.copyOf(cookies.getCookieStore().getCookies())) {
+                if (!cookie.getName().equals("kemdro-device")) {
+                    cookies.getCookieStore().remove(URI.create("http://127.0.0.1:" + port), cookie);
+                }
+            }
+        }
+    }
+
+    @BeforeEach
+    void somebody() throws Exception {
+        name = "g" + UUID.randomUUID().toString().substring(0, 12);
+        accounts.add(name, "Guest " + name, WORDS, Account.Role.LEAD);
+        lead = new Visitor();
+        assertThat(lead.signIn("ines", "bell-founder")).endsWith("/shelf");
+    }
+
+    private Visitor inside() throws Exception {
+        Visitor somebody = new Visitor();
+        assertThat(somebody.signIn(name, WORDS)).endsWith("/shelf");
+        assertThat(somebody.isIn()).isTrue();
+        return somebody;
+    }
+
+    @Test
+    void whoeverIsTakenAwayIsOutAtOnceStreamsIncluded() throws Exception {
+        Visitor somebody = inside();
+        CompletableFuture<Void> stream = somebody.listen("/jobs/1/chair/stream");
+        lead.post("/people", "/people/accounts/" + name + "/remove", "");
+        assertThat(somebody.isIn()).isFalse();
+        stream.get(2, TimeUnit.MINUTES);
+        assertThat(new Visitor().signIn(name, WORDS)).endsWith("?error");
+        assertThat(lead.get("/people/record").body()).contains("took the account of " + name + " away");
+        assertThat(database.queryForObject("select count(*) from habit where account = ?", Integer.class, name))
+                .isZero();
+    }
+
+    @Test
+    void anotherRoleCountsAtOnce() throws Exception {
+        Visitor somebody = inside();
+        assertThat(somebody.get("/people").statusCode()).isEqualTo(200);
+        lead.post("/people", "/people/accounts/" + name + "/role", "role=FLOOR");
+        assertThat(somebody.isIn()).isFalse();
+        assertThat(somebody.signIn(name, WORDS)).contains("/");
+        assertThat(somebody.get("/people").statusCode()).isEqualTo(403);
+    }
+
+    @Test
+    void aPasswordIsChangedByWhoseItIsAndEndsEverywhereElse() throws Exception {
+        Visitor here = inside();
+        Visitor there = inside();
+        assertThat(here.post("/password", "/password", "old=wrong one entirely&wanted=" + OTHERS)
+                        .body())
+                .contains("not the password you sign in with");
+        assertThat(here.post("/password", "/password", "old=" + WORDS + "&wanted=password1")
+                        .body())
+                .contains("among the first that are tried");
+        assertThat(there.isIn()).isTrue();
+        assertThat(here.post("/password", "/password", "old=" + WORDS + "&wanted=" + OTHERS)
+                        .body())
+                .contains("The new password counts");
+        assertThat(here.isIn()).isTrue();
+        assertThat(there.isIn()).isFalse();
+        assertThat(new Visitor().signIn(name, WORDS)).endsWith("?error");
+        assertThat(new Visitor().signIn(name, OTHERS)).endsWith("/shelf");
+    }
+
+    @Test
+    void aLeadGivesAnotherPassword() throws Exception {
+        Visitor somebody = inside();
+        lead.post("/people", "/people/accounts/" + name + "/password", "password=" + OTHERS);
+        assertThat(somebody.isIn()).isFalse();
+        assertThat(new Visitor().signIn(name, OTHERS)).endsWith("/shelf");
+    }
+
+    @Test
+    void wrongPasswordsAreSlowedDownAndWrittenDown() throws Exception {
+        Visitor stranger = new Visitor();
+        String last = "";
+        for (int k = 0; k < 6; k++) {
+            last = stranger.signIn(name, "not this one " + k);
+        }
+        assertThat(last).contains("?wait=");
+        assertThat(stranger.get("/sign-in?wait=30").body()).contains("Too many wrong passwords. Try again in 30 s");
+        // the right one does not get in either, for nobody is to learn that it is the right one
+        assertThat(stranger.signIn(name, WORDS)).contains("?wait=");
+        assertThat(lead.get("/people/record?about=ACCOUNT").body())
+                .contains(name)
+                .contains("too many wrong passwords from 127.0.0.1");
+    }
+
+    @Test
+    void aRememberedDeviceNeedsNoPasswordUntilItIsForgotten() throws Exception {
+        Visitor somebody = new Visitor();
+        somebody.post("/sign-in", "/sign-in", "username=" + name + "&password=" + WORDS + "&remember=on");
+        somebody.forgetSession();
+        assertThat(somebody.isIn()).isTrue();
+        lead.post("/people", "/people/accounts/" + name + "/password", "password=" + OTHERS);
+        somebody.forgetSession();
+        assertThat(somebody.isIn()).isFalse();
+    }
+
+    @Test
+    void aLongPasswordCountsToItsEnd() throws Exception {
+        String longOne = (WORDS + " " + OTHERS + " ").repeat(3).substring(0, 120);
+        accounts.resetPassword(name, longOne);
+        assertThat(new Visitor().signIn(name, longOne.substring(0, 119) + "x")).endsWith("?error");
+        assertThat(new Visitor().signIn(name, longOne)).endsWith("/shelf");
+        assertThat(database.queryForObject("select password_hash from account where name = ?", String.class, name))
+                .startsWith("{pbkdf2}");
+    }
+
+    @Test
+    void whoTookABackupOrChangedWhatIsKnownOfHealthIsWrittenDownWithoutTheHealth() throws Exception {
+        Visitor somebody = inside();
+        somebody.get("/house/backup");
+        somebody.post("/jobs/2/safety", "/jobs/2/safety/consent", "agreed=nothing known");
+        assertThat(lead.get("/people/record?about=BACKUP").body())
+                .contains(name)
+                .contains("took a backup");
+        assertThat(lead.get("/people/record?about=HEALTH").body())
+                .contains(name)
+                .contains("changed what was agreed to on job 2");
+        assertThat(somebody.get("/people/record").statusCode()).isEqualTo(200);
+        Visitor hands = new Visitor();
+        hands.signIn("pell", "bell-founder");
+        assertThat(hands.get("/people/record").statusCode()).isEqualTo(403);
+    }
+
+    @Test
+    void onlyOneBecomesTheFirstLeadAndTheOnlyLeadStays() throws Exception {
+        assertThat(accounts.addFirstLead("second", "Second Lead", WORDS)).isFalse();
+        assertThat(lead.post("/people", "/people/accounts/ines/remove", "")
+                        .headers()
+                        .firstValue("location"))
+                .isPresent();
+        assertThat(lead.get("/people").body()).contains("Nobody takes their own account away");
+        assertThat(lead.isIn()).isTrue();
+    }
+}
