@@ -13,13 +13,16 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpSession;
 import java.time.Duration;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Consumer;
 import javax.sql.DataSource;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.annotation.web.configurers.HeadersConfigurer;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -32,6 +35,8 @@ import org.springframework.security.web.authentication.logout.HeaderWriterLogout
 import org.springframework.security.web.authentication.rememberme.JdbcTokenRepositoryImpl;
 import org.springframework.security.web.authentication.rememberme.PersistentTokenBasedRememberMeServices;
 import org.springframework.security.web.authentication.rememberme.PersistentTokenRepository;
+import org.springframework.security.web.firewall.HttpFirewall;
+import org.springframework.security.web.firewall.StrictHttpFirewall;
 import org.springframework.security.web.header.writers.ClearSiteDataHeaderWriter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 
@@ -55,29 +60,30 @@ class SecurityConfig {
         SavedRequestAwareAuthenticationSuccessHandler inside = new SavedRequestAwareAuthenticationSuccessHandler();
         inside.setDefaultTargetUrl("/shelf");
         return http.addFilterBefore(guard, UsernamePasswordAuthenticationFilter.class)
-                .authorizeHttpRequests(
-                        may -> may.requestMatchers("/css/**", "/js/**", "/fonts/**", "/figure/**", "/icons/**")
-                                .permitAll()
-                                .dispatcherTypeMatchers(DispatcherType.ASYNC)
-                                .permitAll()
-                                .requestMatchers("/sign-in", "/first-lead", "/error", "/board/**")
-                                .permitAll()
-                                .requestMatchers(HttpMethod.GET, "/", "/shelf")
-                                .authenticated()
-                                .requestMatchers("/house/units", "/password")
-                                .authenticated()
-                                .requestMatchers(HttpMethod.POST, "/house/schools/**")
-                                .hasAnyRole("LEAD", "HANDS")
-                                .requestMatchers("/people/**", "/jobs/new", "/import", "/house/backup")
-                                .hasRole("LEAD")
-                                .requestMatchers(HttpMethod.POST, "/jobs/{job}/chair/**", "/jobs/{job}/strike/**")
-                                .access(onTheJob)
-                                .requestMatchers(HttpMethod.GET, "/jobs/{job}/**")
-                                .access(onTheJob)
-                                .requestMatchers(HttpMethod.GET, "/house/**", "/book")
-                                .hasAnyRole("LEAD", "HANDS")
-                                .anyRequest()
-                                .hasRole("LEAD"))
+                .authorizeHttpRequests(may -> may.requestMatchers(
+                                "/css/**", "/js/**", "/fonts/**", "/figure/**", "/icons/**")
+                        .permitAll()
+                        .dispatcherTypeMatchers(DispatcherType.ASYNC)
+                        .permitAll()
+                        .requestMatchers(
+                                "/sign-in", "/first-lead", "/error", "/board/**", "/certificate", "/certificate.pem")
+                        .permitAll()
+                        .requestMatchers(HttpMethod.GET, "/", "/shelf")
+                        .authenticated()
+                        .requestMatchers("/house/units", "/password")
+                        .authenticated()
+                        .requestMatchers(HttpMethod.POST, "/house/schools/**")
+                        .hasAnyRole("LEAD", "HANDS")
+                        .requestMatchers("/people/**", "/jobs/new", "/import", "/house/backup")
+                        .hasRole("LEAD")
+                        .requestMatchers(HttpMethod.POST, "/jobs/{job}/chair/**", "/jobs/{job}/strike/**")
+                        .access(onTheJob)
+                        .requestMatchers(HttpMethod.GET, "/jobs/{job}/**")
+                        .access(onTheJob)
+                        .requestMatchers(HttpMethod.GET, "/house/**", "/book")
+                        .hasAnyRole("LEAD", "HANDS")
+                        .anyRequest()
+                        .hasRole("LEAD"))
                 .formLogin(form -> form.loginPage("/sign-in")
                         .failureHandler(guard)
                         .successHandler((request, response, who) -> {
@@ -90,8 +96,25 @@ class SecurityConfig {
                         .addLogoutHandler((request, response, who) -> ofSession(request, screens::endIn))
                         .addLogoutHandler(new HeaderWriterLogoutHandler(new ClearSiteDataHeaderWriter(CACHE))))
                 .headers(headers -> headers.contentSecurityPolicy(csp -> csp.policyDirectives(POLICY))
-                        .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN)))
+                        .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN))
+                        // a browser that was told so once would no longer let anybody past a certificate made here
+                        .httpStrictTransportSecurity(HeadersConfigurer.HstsConfig::disable))
                 .build();
+    }
+
+    /** Only names this machine is known by: a page elsewhere whose name was made to lead here gets nothing. */
+    @Bean
+    static HttpFirewall firewall(@Value("${kemdro.hosts:}") Set<String> hosts) {
+        StrictHttpFirewall firewall = new StrictHttpFirewall();
+        firewall.setAllowedHostnames(name -> isOwn(name, hosts));
+        return firewall;
+    }
+
+    /** An address in numbers cannot be made to lead elsewhere. */
+    static boolean isOwn(String name, Set<String> hosts) {
+        return name.equalsIgnoreCase("localhost")
+                || name.matches("[0-9.]+|\\[?[0-9a-fA-F:.]*:[0-9a-fA-F:.]*(%\\w+)?]?")
+                || hosts.stream().anyMatch(host -> !host.isEmpty() && host.equalsIgnoreCase(name));
     }
 
     private static void ofSession(HttpServletRequest request, Consumer<String> end) {

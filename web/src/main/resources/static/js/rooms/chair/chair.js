@@ -9,6 +9,7 @@ import { Actions } from './actions.js';
 import { clockBlocks, tickClock } from './films.js';
 import { handsBlock, tickHands } from './hands.js';
 import { Line } from './line.js';
+import { Treads } from './treads.js';
 import { notice } from './notices.js';
 import { part } from './page.js';
 import { State, stateOf } from './state.js';
@@ -28,6 +29,7 @@ class Chair {
   constructor() {
     this.book = document.body.dataset.book;
     this.state = new State(JSON.parse(document.querySelector('#chair-data').textContent), deviceName(), sessionStorage.getItem('hands'));
+    this.treads = new Treads(Number(document.body.dataset.clock));
     this.line = new Line(document.body.dataset.chair, {
       answer: (said) => {
         this.take(said.view);
@@ -47,8 +49,9 @@ class Chair {
         this.say(`Left aside: ${why}`);
         this.draw();
       },
-      pedal: (hands) => {
-        if (hands === this.state.mine && this.state.hands().driver === this.state.device) this.actions.main().act?.();
+      pedal: (tread) => {
+        if (!this.treads.takes(tread)) return;
+        if (tread.hands === this.state.mine && this.state.hands().driver === this.state.device) this.actions.main().act?.();
       },
       lost: (is) => this.lost(is),
     });

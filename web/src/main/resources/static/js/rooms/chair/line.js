@@ -8,7 +8,7 @@ const EVENT_FORM = 2;
 export class Line {
   /**
    * @param base the address of the run's chair
-   * @param on what is done when something comes: answer(said), refused(press, said), kept(press), aside(why), pedal(hands), lost(is)
+   * @param on what is done when something comes: answer(said), refused(press, said), kept(press), aside(why), pedal(tread), lost(is)
    */
   constructor(base, on) {
     this.base = base;

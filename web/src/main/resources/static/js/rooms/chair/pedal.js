@@ -5,7 +5,7 @@ export function mountPedal() {
     tread.addEventListener('click', async () => {
       const header = document.querySelector('meta[name="csrf-header"]').content;
       const token = document.querySelector('meta[name="csrf-token"]').content;
-      const answer = await fetch(`${document.body.dataset.pedal}?hands=${encodeURIComponent(tread.dataset.hands)}`, {
+      const answer = await fetch(`${document.body.dataset.pedal}?hands=${encodeURIComponent(tread.dataset.hands)}&press=${crypto.randomUUID()}`, {
         method: 'POST',
         headers: { [header]: token },
       }).catch(() => null);

@@ -15,6 +15,7 @@ import app.kemdro.web.records.paint.Swatch;
 import app.kemdro.web.records.paint.Swatches;
 import app.kemdro.web.records.performer.Performers;
 import app.kemdro.web.records.usual.UsualHouses;
+import jakarta.servlet.http.Cookie;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import java.util.function.Supplier;
@@ -24,15 +25,15 @@ import org.jsoup.nodes.Element;
 import org.jsoup.nodes.FormElement;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.mock.web.MockHttpSession;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import org.springframework.util.LinkedMultiValueMap;
 import org.springframework.util.MultiValueMap;
 
 /** Every room that changes something offers to take it back, in words, and what is kept is then as it was. */
 @DemoTest
 class TakeBackTest {
-    private final MockHttpSession session = new MockHttpSession();
+    private Cookie session = new Cookie("SESSION", "none");
 
     @Autowired
     private MockMvcTester mvc;
@@ -63,26 +64,31 @@ class TakeBackTest {
     }
 
     private void send(String path, MultiValueMap<String, String> fields) {
-        var answer = mvc.post()
+        MvcTestResult answer = mvc.post()
                 .uri(path)
-                .session(session)
+                .cookie(session)
                 .with(csrf())
                 .with(user("ines").roles("LEAD"))
                 .params(fields)
                 .exchange();
         assertThat(answer).hasStatus(302);
+        keep(answer);
+    }
+
+    /** The session goes with its cookie, as in a browser. */
+    private void keep(MvcTestResult answer) {
+        Cookie given = answer.getResponse().getCookie("SESSION");
+        session = given == null ? session : given;
     }
 
     private Document page(String path) throws Exception {
-        return Jsoup.parse(
-                mvc.get()
-                        .uri(path)
-                        .session(session)
-                        .with(user("ines").roles("LEAD"))
-                        .exchange()
-                        .getResponse()
-                        .getContentAsString(StandardCharsets.UTF_8),
-                "http://localhost" + path);
+        MvcTestResult answer = mvc.get()
+                .uri(path)
+                .cookie(session)
+                .with(user("ines").roles("LEAD"))
+                .exchange();
+        keep(answer);
+        return Jsoup.parse(answer.getResponse().getContentAsString(StandardCharsets.UTF_8), "http://localhost" + path);
     }
 
     private static MultiValueMap<String, String> fields(Element form) {

@@ -1,11 +1,17 @@
 package app.kemdro.web.parts.live;
 
+import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.ThreadPoolExecutor;
+import java.util.concurrent.TimeUnit;
 import org.springframework.scheduling.concurrent.CustomizableThreadFactory;
 
-/** Work beside the requests: one thread each, which does not keep the application from ending. */
+/** Work beside the requests, on threads that do not keep the application from ending. */
 public final class Background {
+    private static final int IDLE_SECONDS = 30;
+
     private Background() {}
 
     /** A thread of its own, of usual priority. */
@@ -15,9 +21,26 @@ public final class Background {
 
     /** A thread of its own. */
     public static ScheduledExecutorService thread(String name, int priority) {
+        return Executors.newSingleThreadScheduledExecutor(factory(name, priority));
+    }
+
+    /** Up to so many threads, each only as long as there is something to do. */
+    public static ExecutorService threads(String name, int most) {
+        ThreadPoolExecutor threads = new ThreadPoolExecutor(
+                most,
+                most,
+                IDLE_SECONDS,
+                TimeUnit.SECONDS,
+                new LinkedBlockingQueue<>(),
+                factory(name, Thread.NORM_PRIORITY));
+        threads.allowCoreThreadTimeOut(true);
+        return threads;
+    }
+
+    private static CustomizableThreadFactory factory(String name, int priority) {
         CustomizableThreadFactory factory = new CustomizableThreadFactory(name);
         factory.setDaemon(true);
         factory.setThreadPriority(priority);
-        return Executors.newSingleThreadScheduledExecutor(factory);
+        return factory;
     }
 }

@@ -71,6 +71,23 @@ public record Ribbon(
     /** How many mornings end in this minute. */
     public record Smear(int minute, int mornings) {}
 
+    /** The same without a word of what is done and by whom, for those who need only the times. */
+    public Ribbon timesOnly() {
+        List<Row> nobodys = rows.stream()
+                .map(r -> new Row(
+                        "",
+                        r.blocks().stream()
+                                .map(b -> new Block("", b.from(), b.to(), "", "", b.critical()))
+                                .toList()))
+                .toList();
+        List<Film> unnamed = films.stream()
+                .map(f -> new Film("", f.from(), f.to(), f.tacky(), f.closes()))
+                .toList();
+        return new Ribbon(
+                clock, chairIn, nobodys, unnamed, windows, rests, away, ready, readyText, sure, sureText, call,
+                callText, smear, List.of());
+    }
+
     /** Draws nothing but the call, where there is no plan yet. */
     public static Ribbon empty(LocalDateTime call) {
         LocalDateTime chairIn = call.minusHours(3);

@@ -29,6 +29,11 @@ public record OnShelf(
         String ribbon,
         List<Way> inTheWay) {
 
+    /** The same for those who do not work on it: its times, and nothing of who sits, what is on the body or what stands in the way. */
+    OnShelf timesOnly(String blank, String strip) {
+        return new OnShelf(id, title, production, "", call, running, startBy, chairIn, ready, blank, strip, List.of());
+    }
+
     /** What stands in the way, room by room. */
     public List<InRoom> rooms() {
         return InRoom.of(inTheWay);

@@ -28,6 +28,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -104,6 +105,7 @@ class ChairController {
         model.addAttribute("view", json.text(ChairView.of(standing, runs.now(run.get()), trade)));
         model.addAttribute("figure", json.text(FigureModel.of(trade.body(), Set.of(), z -> Tint.NONE)));
         model.addAttribute("run", run.get());
+        model.addAttribute("clock", System.currentTimeMillis());
         return "rooms/chair/chair";
     }
 
@@ -177,10 +179,15 @@ class ChairController {
         return "rooms/chair/pedal";
     }
 
+    /** One tread: a screen takes it once, and not when it is old, as after it slept. */
+    record Tread(String id, String hands, long at) {}
+
     @PostMapping("/jobs/{id}/chair/pedal")
     @ResponseBody
-    ResponseEntity<Void> step(@PathVariable long id, @RequestParam String hands) {
-        screens.tell(Announcer.channel(id), "pedal", json.text(hands));
+    ResponseEntity<Void> step(
+            @PathVariable long id, @RequestParam String hands, @RequestParam(defaultValue = "") String press) {
+        String known = press.isBlank() ? UUID.randomUUID().toString() : press;
+        screens.tell(Announcer.channel(id), "pedal", json.text(new Tread(known, hands, System.currentTimeMillis())));
         return ResponseEntity.noContent().build();
     }
 }

@@ -2,6 +2,7 @@ package app.kemdro.web.rooms.door;
 
 import app.kemdro.web.records.account.Accounts;
 import app.kemdro.web.records.account.DemoAccounts;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -13,10 +14,12 @@ import org.springframework.web.bind.annotation.RequestParam;
 class SignInController {
     private final Accounts accounts;
     private final DemoAccounts demo;
+    private final boolean ownCertificate;
 
-    SignInController(Accounts accounts, DemoAccounts demo) {
+    SignInController(Accounts accounts, DemoAccounts demo, @Value("${kemdro.certificate}") String certificate) {
         this.accounts = accounts;
         this.demo = demo;
+        this.ownCertificate = !certificate.isEmpty();
     }
 
     @GetMapping("/sign-in")
@@ -25,6 +28,7 @@ class SignInController {
             return "redirect:/first-lead";
         }
         model.addAttribute("wait", wait < 60 ? wait + " s" : (wait + 59) / 60 + " min");
+        model.addAttribute("ownCertificate", ownCertificate);
         model.addAttribute("offers", demo.offers());
         model.addAttribute("demoPassword", DemoAccounts.PASSWORD);
         return "rooms/door/sign-in";

@@ -14,6 +14,7 @@ import app.kemdro.web.records.shelf.OnShelf;
 import app.kemdro.web.records.shelf.Place;
 import app.kemdro.web.records.shelf.Shelf;
 import app.kemdro.web.records.shelf.Shelf.Page;
+import app.kemdro.web.records.shelf.TimesOnly;
 import app.kemdro.web.rooms.Rooms;
 import java.time.Clock;
 import java.time.Duration;
@@ -46,6 +47,7 @@ class ShelfController {
     private final OnTheJob onTheJob;
     private final Again again;
     private final Products products;
+    private final TimesOnly timesOnly;
 
     ShelfController(
             Shelf shelf,
@@ -55,7 +57,9 @@ class ShelfController {
             Clock clock,
             OnTheJob onTheJob,
             Again again,
-            Products products) {
+            Products products,
+            TimesOnly timesOnly) {
+        this.timesOnly = timesOnly;
         this.products = products;
         this.shelf = shelf;
         this.again = again;
@@ -173,7 +177,8 @@ class ShelfController {
         for (OnShelf job : shown) {
             boolean past = job.call().isBefore(now);
             String own = past ? "Past " + Words.day(job.call()) : Words.day(job.call());
-            all.add(new Stands(job, own, !own.equals(day), past, seen.contains(job.id())));
+            boolean sees = seen.contains(job.id());
+            all.add(new Stands(sees ? job : timesOnly.of(job), own, !own.equals(day), past, sees));
             day = own;
         }
         return all;

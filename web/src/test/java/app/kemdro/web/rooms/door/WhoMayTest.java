@@ -6,6 +6,10 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 
 import app.kemdro.web.DemoTest;
 import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -59,7 +63,8 @@ class WhoMayTest {
         var all = requestMappingHandlerMapping.getHandlerMethods().keySet().stream()
                 .flatMap(m -> m.getPatternValues().stream())
                 .filter(p -> !p.startsWith("/board/")
-                        && !List.of("/sign-in", "/first-lead", "/error").contains(p))
+                        && !List.of("/sign-in", "/first-lead", "/error", "/certificate", "/certificate.pem")
+                                .contains(p))
                 .map(p -> p.replaceAll("\\{[^}]+}", "2"))
                 .distinct()
                 .toList();
@@ -71,6 +76,37 @@ class WhoMayTest {
                     .hasStatus(302)
                     .hasRedirectedUrl("/sign-in");
         });
+    }
+
+    /** Read from the page's source: neither who sits, nor a step of the plan, nor whose hands. */
+    @ParameterizedTest
+    @CsvSource({"floor, FLOOR", "stranger, HANDS"})
+    void whoeverDoesNotWorkOnAJobSeesItsTimesOnly(String name, String role) throws Exception {
+        String seenByLead = source("ines", "LEAD", "/shelf");
+        String seen = source(name, role, "/shelf");
+        Set<String> secrets = new TreeSet<>(List.of("Tomas Brandvik", "Marit Oyelaran", "Davin Orrel"));
+        for (String job : List.of("1", "2", "3")) {
+            CSVParser.parse(
+                            source("ines", "LEAD", "/jobs/" + job + "/steps.csv"),
+                            CSVFormat.DEFAULT.builder().setHeader().get())
+                    .forEach(line -> secrets.add(line.get("step")));
+        }
+        secrets.removeIf(secret -> secret.length() < 9);
+        assertThat(secrets).as("names and titles of steps").hasSizeGreaterThan(40);
+        assertThat(secrets.stream().filter(seenByLead::contains))
+                .as("a lead sees some of them")
+                .hasSizeGreaterThan(10);
+        assertThat(secrets).noneMatch(seen::contains);
+        assertThat(seen).contains("Orrin Vask").contains("start by");
+    }
+
+    private String source(String name, String role, String path) throws Exception {
+        return mvc.get()
+                .uri(path)
+                .with(user(name).roles(role))
+                .exchange()
+                .getResponse()
+                .getContentAsString();
     }
 
     @Test
