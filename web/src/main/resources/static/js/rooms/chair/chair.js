@@ -85,6 +85,7 @@ class Chair {
     setInterval(() => this.line.refresh(), REFRESH);
     window.addEventListener('resize', () => {
       this.drawnAt = -9;
+      this.tick();
     });
     this.awake();
     if (this.line.kept.count) this.line.deliver();
