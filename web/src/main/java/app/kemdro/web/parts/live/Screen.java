@@ -45,14 +45,10 @@ final class Screen {
     }
 
     /** Keeps it awake, and learns whether it is still there; what is under way already does both. */
-    void beat() {
-        if (isIdle()) {
+    synchronized void beat() {
+        if (waiting.isEmpty()) {
             add(new Message(null, "beat"));
         }
-    }
-
-    private synchronized boolean isIdle() {
-        return waiting.isEmpty();
     }
 
     private synchronized void add(Message message) {

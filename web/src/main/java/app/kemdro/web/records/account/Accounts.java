@@ -29,13 +29,17 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
 
     @Override
     public UserDetails loadUserByUsername(String name) {
-        Account account = repository
-                .findByName(name.strip().toLowerCase(Locale.ROOT))
-                .orElseThrow(() -> new UsernameNotFoundException("No such account"));
+        Account account =
+                repository.findByName(key(name)).orElseThrow(() -> new UsernameNotFoundException("No such account"));
         return User.withUsername(account.getName())
                 .password(account.getPasswordHash())
                 .roles(account.getRole().name())
                 .build();
+    }
+
+    /** The name an account goes by, however it was typed. */
+    public static String key(String typed) {
+        return typed.strip().toLowerCase(Locale.ROOT);
     }
 
     /** Whether this is a lead, who may everything. */
@@ -77,7 +81,7 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
      */
     @Transactional
     public void add(String name, String displayName, String password, Account.Role role) {
-        String key = name.strip().toLowerCase(Locale.ROOT);
+        String key = key(name);
         if (!key.matches("[a-z0-9._-]{2,40}")) {
             throw new IllegalArgumentException(
                     "The sign-in name takes 2 to 40 letters, digits, dots or dashes; write it without spaces.");

@@ -6,6 +6,7 @@ import com.nulabinc.zxcvbn.Zxcvbn;
 import java.util.List;
 import java.util.Locale;
 import org.springframework.stereotype.Component;
+import org.springframework.util.function.SingletonSupplier;
 
 /**
  * What a password must satisfy: length, and that it is none that is tried first. Length and comparison with common ones count; what
@@ -22,7 +23,8 @@ class PasswordRules {
     /** What is looked at; guessing gets no easier after it, and the estimate takes long for long texts. */
     private static final int LOOKED_AT = 64;
 
-    private final Zxcvbn estimate = new Zxcvbn();
+    /** Its lists are read when the first password is chosen, not at the start. */
+    private final SingletonSupplier<Zxcvbn> estimate = SingletonSupplier.of(Zxcvbn::new);
 
     /**
      * Says what is wrong with it.
@@ -36,7 +38,8 @@ class PasswordRules {
                     + " characters; this one has " + password.length()
                     + ". Three or four words that do not belong together are easy to keep in mind.");
         }
-        Strength strength = estimate.measure(password.substring(0, Math.min(LOOKED_AT, password.length())), own);
+        Strength strength =
+                estimate.obtain().measure(password.substring(0, Math.min(LOOKED_AT, password.length())), own);
         if (strength.getGuesses() < GUESSES) {
             throw new IllegalArgumentException("That password is among the first that are tried"
                     + because(strength.getFeedback())

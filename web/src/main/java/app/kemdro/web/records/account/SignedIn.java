@@ -23,11 +23,6 @@ public class SignedIn {
         this.screens = screens;
     }
 
-    /** In how many places an account is signed in. */
-    public int places(String account) {
-        return sessions.findByPrincipalName(account).size();
-    }
-
     /** Ends every session, remembered device and listening screen of an account. */
     public void end(String account) {
         endBut(account, "");

@@ -55,10 +55,6 @@ public class Deed {
         return doneAt;
     }
 
-    public About about() {
-        return about;
-    }
-
     /** The account that did it, or "nobody" where nobody was signed in. */
     public String who() {
         return who;

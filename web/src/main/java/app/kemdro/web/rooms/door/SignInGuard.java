@@ -1,5 +1,6 @@
 package app.kemdro.web.rooms.door;
 
+import app.kemdro.web.records.account.Accounts;
 import app.kemdro.web.records.account.Throttle;
 import app.kemdro.web.records.deed.Deed.About;
 import app.kemdro.web.records.deed.Deeds;
@@ -8,7 +9,6 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.util.Locale;
 import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.web.authentication.AuthenticationFailureHandler;
 import org.springframework.web.filter.OncePerRequestFilter;
@@ -65,7 +65,7 @@ public class SignInGuard extends OncePerRequestFilter implements AuthenticationF
 
     private static String name(HttpServletRequest request) {
         String typed = request.getParameter("username");
-        String name = typed == null ? "" : typed.strip().toLowerCase(Locale.ROOT);
+        String name = typed == null ? "" : Accounts.key(typed);
         return name.substring(0, Math.min(NAME, name.length()));
     }
 }

@@ -13,6 +13,7 @@ import java.security.Principal;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Supplier;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -74,13 +75,9 @@ class AccountsController {
         });
     }
 
-    private interface Change {
-        String made();
-    }
-
-    private static String done(RedirectAttributes after, Change change) {
+    private static String done(RedirectAttributes after, Supplier<String> change) {
         try {
-            after.addFlashAttribute(Rooms.CHANGE, change.made());
+            after.addFlashAttribute(Rooms.CHANGE, change.get());
         } catch (IllegalArgumentException wrong) {
             after.addFlashAttribute("refused", wrong.getMessage());
         }

@@ -8,13 +8,11 @@ import app.kemdro.web.records.account.Accounts;
 import java.io.InputStream;
 import java.net.CookieManager;
 import java.net.HttpCookie;
-import java.net.Socket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
-import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.List;
 import java.util.UUID;
@@ -245,16 +243,7 @@ class GuardTest {
     /** A page elsewhere whose name leads to this machine, as a browser would ask for it. */
     @Test
     void whoeverComesUnderAnotherNameGetsNothing() throws Exception {
-        assertThat(raw("elsewhere.example")).startsWith("HTTP/1.1 400");
-        assertThat(raw("localhost:" + port)).startsWith("HTTP/1.1 200");
-    }
-
-    private String raw(String host) throws Exception {
-        try (Socket socket = new Socket("127.0.0.1", port)) {
-            socket.getOutputStream()
-                    .write(("GET /sign-in HTTP/1.1\r\nHost: " + host + "\r\nConnection: close\r\n\r\n")
-                            .getBytes(StandardCharsets.US_ASCII));
-            return new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-        }
+        assertThat(RawVisit.raw(port, "elsewhere.example")).startsWith("HTTP/1.1 400");
+        assertThat(RawVisit.raw(port, "localhost:" + port)).startsWith("HTTP/1.1 200");
     }
 }

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.io.InputStream;
-import java.net.Socket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -118,7 +117,7 @@ class TransportTest {
                         .contains("HttpOnly")
                         .contains("SameSite=Lax"));
         assertThat(door.headers().firstValue("referrer-policy")).hasValue("same-origin");
-        assertThat(raw("127.0.0.1")).startsWith("HTTP/1.1 400");
+        assertThat(RawVisit.raw(port, "127.0.0.1")).startsWith("HTTP/1.1 400");
     }
 
     /** What the page shows is what the certificate's own tool says of it. */
@@ -135,15 +134,5 @@ class TransportTest {
         assertThat(fingerprint).hasSize(95);
         assertThat(get("/certificate").body()).contains(fingerprint);
         assertThat(get("/certificate.pem").body()).isEqualTo(Files.readString(folder.resolve("certificate.pem")));
-    }
-
-    /** Plain HTTP on the same port. */
-    private String raw(String host) throws IOException {
-        try (Socket socket = new Socket("127.0.0.1", port)) {
-            socket.getOutputStream()
-                    .write(("GET /sign-in HTTP/1.1\r\nHost: " + host + "\r\nConnection: close\r\n\r\n")
-                            .getBytes(StandardCharsets.US_ASCII));
-            return new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-        }
     }
 }
