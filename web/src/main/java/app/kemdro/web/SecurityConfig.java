@@ -74,7 +74,7 @@ class SecurityConfig {
                         .authenticated()
                         .requestMatchers(HttpMethod.POST, "/house/schools/**")
                         .hasAnyRole("LEAD", "HANDS")
-                        .requestMatchers("/people/**", "/jobs/new", "/import", "/house/backup")
+                        .requestMatchers("/people/**", "/jobs/new", "/import", "/house/keeping/**")
                         .hasRole("LEAD")
                         .requestMatchers(HttpMethod.POST, "/jobs/{job}/chair/**", "/jobs/{job}/strike/**")
                         .access(onTheJob)

@@ -80,6 +80,15 @@ function adopt(text, address, sent) {
   return true;
 }
 
+/** Says why nothing was changed; what was typed stays. */
+function say(why) {
+  const place = document.querySelector('#sentence, #room > .why') ?? document.createElement('p');
+  if (!place.isConnected) document.querySelector('#room').prepend(place);
+  if (place.id !== 'sentence') place.className = 'why change';
+  place.setAttribute('role', 'alert');
+  place.textContent = why;
+}
+
 // exchanges are counted, so that how a room looked before a press is not shown after it
 let turns = 0;
 let pressed = 0;
@@ -87,6 +96,10 @@ let pressed = 0;
 async function exchange(address, options, answered) {
   const turn = ++turns;
   const answer = await fetch(address, { ...options, headers: { 'X-Live': '1', ...(options?.headers ?? {}) } });
+  if (answer.status === 507) {
+    say((await answer.json()).wrong);
+    return;
+  }
   const text = await answer.text();
   if (answer.ok) answered?.();
   // an answer to a press keeps the address; one that was sent elsewhere takes that address
@@ -123,8 +136,7 @@ function submit(form, submitter) {
   if (form.method === 'get') return go(`${form.action}?${new URLSearchParams(new FormData(form, submitter))}`);
   const body = new URLSearchParams(new FormData(form, submitter));
   return exchange(form.action, { method: 'POST', body }, () => form.dispatchEvent(new Event('answered'))).catch(() => {
-    const sentence = document.querySelector('#sentence');
-    if (sentence) sentence.textContent = 'The server does not answer. Nothing was changed; try again.';
+    say('The server does not answer. Nothing was changed; try again.');
   });
 }
 

@@ -7,6 +7,7 @@ import java.lang.annotation.Retention;
 import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 import java.nio.file.Files;
+import java.nio.file.Path;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.context.TestConfiguration;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
@@ -36,13 +37,16 @@ public @interface DemoTest {
 
         @Bean
         DynamicPropertyRegistrar folder() {
-            return registry -> registry.add("kemdro.home", () -> {
-                try {
-                    return Files.createTempDirectory("kemdro-test").toString();
-                } catch (IOException e) {
-                    throw new UncheckedIOException(e);
-                }
-            });
+            Path home;
+            try {
+                home = Files.createTempDirectory("kemdro-test");
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+            return registry -> {
+                registry.add("kemdro.home", home::toString);
+                registry.add("kemdro.backups.wanted", () -> "false");
+            };
         }
     }
 }

@@ -97,6 +97,7 @@ class Chair {
 
   lost(is) {
     part('lost').hidden = !is && !this.line.kept.count;
+    part('why').textContent = this.line.why || 'The connection is gone.';
     const n = this.line.kept.count;
     part('kept').textContent = n ? `${n} ${n === 1 ? 'press is' : 'presses are'} kept on this device and delivered when it is back.` : '';
   }

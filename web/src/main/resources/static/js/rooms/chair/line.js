@@ -90,6 +90,8 @@ export class Line {
     const answer = await fetch(`${this.base}/${path}`, { method: 'POST', body, headers: { ...(type ? { 'Content-Type': type } : {}), [header]: token } });
     // a server that was started anew does not know this page any more; the page is loaded anew and what was kept delivered then
     if (answer.status === 403 || answer.redirected) location.reload();
+    // no room on the server's disk: it says so itself
+    this.why = answer.status === 507 ? (await answer.json()).wrong : '';
     if (answer.status >= 500 || answer.status === 403 || answer.redirected) throw new Error(String(answer.status));
     return answer;
   }

@@ -36,7 +36,8 @@ class LandedTest {
             Map.entry("V15__the_usual_house.sql", "d9ca2ae5d440ab96238e8668a22a2e835d62a4376e0d990a3767becfea4b9288"),
             Map.entry("V16__own_starts.sql", "75e1d10d8738b0d815802e62a8ec7a0b3e6c5046a9b607a468d29dc1ba1cd961"),
             Map.entry("V17__habits.sql", "35377d9f0ef9e5625fca6ae4be8748fc77fa04d00bc19741606fe3a2ada72949"),
-            Map.entry("V18__guarded.sql", "9323c3cd2b4bb1e1a60fae5d7e8e70eeebce742e2ac822befa50a95e5b284e74"));
+            Map.entry("V18__guarded.sql", "9323c3cd2b4bb1e1a60fae5d7e8e70eeebce742e2ac822befa50a95e5b284e74"),
+            Map.entry("V19__keeping.sql", "24855648e29233c8f3852c9f0419db0b4d6f995a43a112d326a8a7e184ae87bc"));
 
     @Test
     void noMigrationThatHasLandedIsEdited() throws Exception {

@@ -1,15 +1,21 @@
 package app.kemdro.web.parts.mishap;
 
+import app.kemdro.web.parts.disk.DiskGuard;
+import app.kemdro.web.parts.disk.DiskTrouble;
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.orm.ObjectOptimisticLockingFailureException;
+import org.springframework.transaction.TransactionException;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindException;
 import org.springframework.web.ErrorResponse;
@@ -81,6 +87,17 @@ class ErrorAdvice {
     @ExceptionHandler(AsyncRequestNotUsableException.class)
     void gone(AsyncRequestNotUsableException e) {
         LOG.debug("A screen has gone", e);
+    }
+
+    /** Nothing could be kept, or read: what stands before everything says so, and opens the database anew. */
+    @ExceptionHandler({DataAccessException.class, TransactionException.class})
+    @Nullable
+    ModelAndView ofDisk(RuntimeException e, HttpServletResponse response) {
+        if (DiskTrouble.is(e)) {
+            response.setStatus(DiskGuard.STATUS);
+            return null;
+        }
+        return unexpected(e);
     }
 
     /** What Spring itself refuses says with which status: a method, a kind of content or a part that does not belong there. */

@@ -1,5 +1,6 @@
 package app.kemdro.web.records.run;
 
+import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -29,6 +30,9 @@ interface RunRepository extends Repository<Run, Long> {
             + " join Job j on j.id = r.jobId where j.setAside is null"
             + " and (lower(j.title) = lower(:title) or j.performer.id = :performer) order by r.id desc")
     List<RunOf> like(String title, long performer, Limit most);
+
+    @Query("select max(r.endedAt) from Run r where r.pace = 0")
+    Optional<LocalDateTime> lastEnd();
 
     boolean existsByEndedAtIsNotNull();
 

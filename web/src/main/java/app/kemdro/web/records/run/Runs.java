@@ -75,8 +75,13 @@ public class Runs {
     }
 
     /** Runs that have begun and not ended and are no rehearsals. */
-    List<Run> atWork() {
+    public List<Run> atWork() {
         return runs.findAllByEndedAtIsNullAndPace(0);
+    }
+
+    /** When the latest run ended that was no rehearsal. */
+    public Optional<LocalDateTime> lastEnd() {
+        return runs.lastEnd();
     }
 
     /** The latest runs of the house that are over and were no rehearsals. */

@@ -32,7 +32,8 @@ class Witness implements WebMvcConfigurer, HandlerInterceptor {
         DEEDS.put("POST /people/{id}/forget-health", new Told(About.HEALTH, "forgot the health of person %s"));
         DEEDS.put("POST /people/{id}/forget", new Told(About.HEALTH, "forgot person %s"));
         DEEDS.put("POST /jobs/{id}/safety/lift", new Told(About.BLOCK, "lifted a block on job %s"));
-        DEEDS.put("GET /house/backup", new Told(About.BACKUP, "took a backup of the whole house"));
+        DEEDS.put("POST /house/keeping/backup", new Told(About.BACKUP, "made a backup of the whole house"));
+        DEEDS.put("GET /house/keeping/{name}", new Told(About.BACKUP, "took a copy of a backup of the whole house"));
     }
 
     private final Deeds deeds;

@@ -215,11 +215,11 @@ class GuardTest {
     @Test
     void whoTookABackupOrChangedWhatIsKnownOfHealthIsWrittenDownWithoutTheHealth() throws Exception {
         Visitor somebody = inside();
-        somebody.get("/house/backup");
+        somebody.post("/house/keeping", "/house/keeping/backup", "");
         somebody.post("/jobs/2/safety", "/jobs/2/safety/consent", "agreed=nothing known");
         assertThat(lead.get("/people/record?about=BACKUP").body())
                 .contains(name)
-                .contains("took a backup");
+                .contains("made a backup");
         assertThat(lead.get("/people/record?about=HEALTH").body())
                 .contains(name)
                 .contains("changed what was agreed to on job 2");

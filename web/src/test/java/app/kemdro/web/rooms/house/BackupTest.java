@@ -6,7 +6,10 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import app.kemdro.web.AsLead;
 import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
+import app.kemdro.web.TestClock;
 import app.kemdro.web.records.job.Jobs;
+import app.kemdro.web.records.keeping.Backup.Why;
+import app.kemdro.web.records.keeping.Backups;
 import app.kemdro.web.records.run.Reports;
 import app.kemdro.web.records.run.Runs;
 import app.kemdro.web.records.run.Seats;
@@ -15,6 +18,7 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.ResultSet;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -46,6 +50,12 @@ class BackupTest {
     private JdbcTemplate database;
 
     @Autowired
+    private Backups backups;
+
+    @Autowired
+    private TestClock clock;
+
+    @Autowired
     private MockMvcTester mvc;
 
     /** Nothing that other tests have left rehearsing plays on while rows are counted. */
@@ -66,7 +76,8 @@ class BackupTest {
         seats.begin(job, "ines");
         Path file = folder.resolve("house.backup");
         Map<String, Set<String>> before = house();
-        Files.write(file, new AsLead(mvc).answer("/house/backup").getContentAsByteArray());
+        String name = backups.make(Why.ASKED).backup().name();
+        Files.write(file, new AsLead(mvc).answer("/house/keeping/" + name).getContentAsByteArray());
         Map<String, Set<String>> after = house();
         String url = "jdbc:h2:file:" + folder.resolve("kemdro");
         org.h2.tools.RunScript.main(
@@ -115,7 +126,63 @@ class BackupTest {
 
     @Test
     void onlyALeadTakesIt() {
-        assertThat(mvc.get().uri("/house/backup").with(user("pell").roles("HANDS")))
+        String name = backups.make(Why.ASKED).backup().name();
+        assertThat(mvc.get().uri("/house/keeping/" + name).with(user("pell").roles("HANDS")))
                 .hasStatus(403);
+        assertThat(mvc.get().uri("/house/keeping").with(user("pell").roles("HANDS")))
+                .hasStatus(403);
+    }
+
+    @Test
+    void nothingElseOfTheDiskIsTaken() {
+        AsLead lead = new AsLead(mvc);
+        assertThat(lead.answer("/house/keeping/kemdro.mv.db").getStatus()).isEqualTo(409);
+        assertThat(lead.answer("/house/keeping/..%2Fkemdro.mv.db").getStatus()).isGreaterThanOrEqualTo(400);
+    }
+
+    @Test
+    void theOldestGoButNotWhatStoodBeforeANewerKemdro() throws Exception {
+        AsLead lead = new AsLead(mvc);
+        Path before = backups.folder().resolve("kemdro-20250101T020000Z-before.backup");
+        Files.createDirectories(backups.folder());
+        Files.writeString(before, "of long ago");
+        assertThat(lead.post("/house/keeping/most", "most", "2")).containsKey("change");
+        for (int k = 0; k < 4; k++) {
+            clock.pass(Duration.ofMinutes(1));
+            backups.make(Why.NIGHT);
+        }
+        assertThat(backups.kept())
+                .hasSize(3)
+                .last()
+                .satisfies(b -> assertThat(b.file()).isEqualTo(before));
+        assertThat(lead.get("/house/keeping")).contains("Last backup", "just now", "of the night");
+        assertThat(lead.post("/house/keeping/most", "most", "0").get("wrong").toString())
+                .contains("from 1 to 365");
+        assertThat(backups.most()).isEqualTo(2);
+        Files.delete(before);
+    }
+
+    @Test
+    void oneThatCannotBeWrittenIsSaidAndLeavesTheOthers() throws Exception {
+        int there = backups.kept().size();
+        Path folder = backups.folder();
+        Path aside = folder.resolveSibling("aside");
+        if (Files.exists(folder)) {
+            Files.move(folder, aside);
+        }
+        Files.writeString(folder, "no folder");
+        try {
+            assertThat(new AsLead(mvc).post("/house/keeping/backup")).doesNotContainKey("change");
+            assertThat(backups.fault()).startsWith("The last backup failed: it could not be written to");
+        } finally {
+            Files.delete(folder);
+            if (Files.exists(aside)) {
+                Files.move(aside, folder);
+            }
+        }
+        assertThat(new AsLead(mvc).get("/house/keeping")).contains("The last backup failed");
+        assertThat(backups.kept()).hasSize(there);
+        backups.make(Why.ASKED);
+        assertThat(backups.fault()).isEmpty();
     }
 }

@@ -1,0 +1,105 @@
+package app.kemdro.web.records.keeping;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+
+/**
+ * The script's two commands on a house that stands still. A backup is brought into a folder of its own first, read to its end and
+ * counted, and only then moved into place; one that is damaged leaves nothing behind.
+ */
+public final class Restoring {
+    private static final String DATA = "kemdro.mv.db";
+
+    /** The database's own number for one that is open elsewhere. */
+    private static final int IN_USE = 90020;
+
+    private Restoring() {}
+
+    /** {@code backup FILE HOME} or {@code restore FILE HOME}; says in a sentence what was done, or why not. */
+    public static void main(String[] arguments) {
+        // a script that names classes of its own is nobody's backup
+        System.setProperty("h2.allowedClasses", "app.kemdro.none");
+        Path file = Path.of(arguments[1]);
+        Path home = Path.of(arguments[2]);
+        try {
+            System.out.println(arguments[0].equals("backup") ? backup(file, home) : restore(file, home));
+        } catch (Damaged e) {
+            System.err.println("kemdro: " + e.getMessage());
+            System.exit(1);
+        }
+    }
+
+    /**
+     * Writes a house into a file and reads it back.
+     *
+     * @return what was done, as a sentence
+     * @throws Damaged where that could not be done, with a sentence
+     */
+    static String backup(Path file, Path home) {
+        if (!Files.exists(home.resolve(DATA))) {
+            throw new Damaged(home + " holds no data to back up.");
+        }
+        try (Connection house = DriverManager.getConnection(url(home) + ";IFEXISTS=TRUE", "kemdro", "")) {
+            Path part = Files.createTempFile(file.toAbsolutePath().getParent(), ".making", ".part");
+            try {
+                BackupFile.write(house, part);
+                Contents there = Contents.of(house);
+                Contents back = BackupFile.tried(part);
+                back.between(there, there);
+                Files.move(part, file, StandardCopyOption.REPLACE_EXISTING);
+                return "Kept in " + file + " and read back: " + back.says() + ".";
+            } finally {
+                Files.deleteIfExists(part);
+            }
+        } catch (SQLException e) {
+            throw new Damaged(
+                    e.getErrorCode() == IN_USE
+                            ? "Kemdro is running. Stop it first, or take the backup from House, keeping."
+                            : "the data in " + home + " cannot be read, or there is no room for " + file + ".");
+        } catch (IOException e) {
+            throw new Damaged(file + " cannot be written: " + e.getMessage());
+        } catch (Damaged e) {
+            throw new Damaged("the backup did not become whole: " + e.getMessage() + "; nothing was kept.");
+        }
+    }
+
+    /**
+     * Brings a backup into a folder that holds no house.
+     *
+     * @return what was done, as a sentence
+     * @throws Damaged where that could not be done, with a sentence; the folder is as it was
+     */
+    static String restore(Path file, Path home) {
+        if (!Files.isReadable(file)) {
+            throw new Damaged("there is no file " + file + " that can be read.");
+        }
+        if (Files.exists(home.resolve(DATA))) {
+            throw new Damaged(home + " holds data already; move that folder away first, nothing was changed.");
+        }
+        try {
+            Files.createDirectories(home);
+            Path beside = Files.createTempDirectory(home, ".restoring");
+            try {
+                Contents back = BackupFile.read(file, url(beside));
+                // what is in one folder moves within one disk, whole or not at all
+                Files.move(beside.resolve(DATA), home.resolve(DATA), StandardCopyOption.ATOMIC_MOVE);
+                return "Restored into " + home + ": " + back.says() + ".";
+            } finally {
+                BackupFile.remove(beside);
+            }
+        } catch (IOException e) {
+            throw new Damaged(home + " cannot be written: " + e.getMessage());
+        } catch (Damaged e) {
+            throw new Damaged(file + " is damaged or is no backup: " + e.getMessage() + ". Nothing was restored.");
+        }
+    }
+
+    private static String url(Path folder) {
+        return "jdbc:h2:file:" + folder.toAbsolutePath().resolve("kemdro");
+    }
+}

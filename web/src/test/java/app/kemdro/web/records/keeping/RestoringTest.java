@@ -1,0 +1,152 @@
+package app.kemdro.web.records.keeping;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.ByteArrayOutputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Random;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+import org.flywaydb.core.Flyway;
+import org.h2.jdbcx.JdbcDataSource;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** A house is written, damaged in every way a file is damaged, and brought back whole or not at all. */
+class RestoringTest {
+    @TempDir
+    private Path folder;
+
+    private Path home;
+    private Path empty;
+    private Path file;
+
+    @BeforeEach
+    void aHouseWithAPressAndItsBackup() throws Exception {
+        home = Files.createDirectories(folder.resolve("home"));
+        empty = Files.createDirectories(folder.resolve("empty"));
+        file = folder.resolve("house.backup");
+        JdbcDataSource source = new JdbcDataSource();
+        source.setURL("jdbc:h2:file:" + home.resolve("kemdro"));
+        source.setUser("kemdro");
+        Flyway.configure().dataSource(source).load().migrate();
+        try (Connection house = source.getConnection()) {
+            house.createStatement().execute("insert into keeping values (1, 21)");
+        }
+        assertThat(Restoring.backup(file, home)).startsWith("Kept in ").contains("0 jobs, 0 runs, 0 presses");
+    }
+
+    private int backupsKept(Path of) throws SQLException {
+        try (Connection house = DriverManager.getConnection("jdbc:h2:file:" + of.resolve("kemdro"), "kemdro", "");
+                var found = house.createStatement().executeQuery("select backups from keeping")) {
+            found.next();
+            return found.getInt(1);
+        }
+    }
+
+    private List<Path> left() throws Exception {
+        try (var files = Files.list(empty)) {
+            return files.toList();
+        }
+    }
+
+    private void refused(byte[] damaged) throws Exception {
+        Files.write(file, damaged);
+        assertThatThrownBy(() -> Restoring.restore(file, empty))
+                .isInstanceOf(Damaged.class)
+                .hasMessageContaining("Nothing was restored.");
+        assertThat(left()).isEmpty();
+    }
+
+    @Test
+    void whatWasWrittenComesBack() throws Exception {
+        assertThat(Restoring.restore(file, empty)).startsWith("Restored into " + empty);
+        assertThat(left()).extracting(f -> f.getFileName().toString()).containsExactly("kemdro.mv.db");
+        assertThat(backupsKept(empty)).isEqualTo(21);
+    }
+
+    @Test
+    void aFileThatIsCutOffAnywhereLeavesNothingBehind() throws Exception {
+        byte[] whole = Files.readAllBytes(file);
+        for (int k = 0; k < 12; k++) {
+            refused(Arrays.copyOf(whole, whole.length * k / 12));
+        }
+        refused(Arrays.copyOf(whole, whole.length - 200));
+    }
+
+    /** One bit somewhere in what is packed: the checksum of the packing finds it. */
+    @Test
+    void aFileWithAWrongBitLeavesNothingBehind() throws Exception {
+        byte[] whole = Files.readAllBytes(file);
+        Random chance = new Random(5);
+        for (int k = 0; k < 20; k++) {
+            byte[] wrong = whole.clone();
+            // the first hundred bytes and the last hold names and dates of the packing that nobody needs
+            int at = 100 + chance.nextInt(wrong.length - 300);
+            wrong[at] ^= (byte) (1 << chance.nextInt(8));
+            refused(wrong);
+        }
+    }
+
+    @Test
+    void whatIsNoHouseOfKemdrosIsRefused() throws Exception {
+        refused("a letter".getBytes(StandardCharsets.UTF_8));
+        refused(packed("create table something (id int);"));
+        refused(packed("create alias run as 'int run() { return 1; }';"));
+        // a whole house without its presses
+        refused(packed("create table \"flyway_schema_history\" (\"version\" varchar, \"success\" boolean);"
+                + "create table job (id int); create table run (id int); create table account (id int);"));
+    }
+
+    private static byte[] packed(String script) throws Exception {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (ZipOutputStream zip = new ZipOutputStream(out)) {
+            zip.putNextEntry(new ZipEntry("script.sql"));
+            zip.write(script.getBytes(StandardCharsets.UTF_8));
+        }
+        return out.toByteArray();
+    }
+
+    @Test
+    void aFolderThatHoldsAHouseIsNotTouched() throws Exception {
+        try (Connection house = DriverManager.getConnection("jdbc:h2:file:" + home.resolve("kemdro"), "kemdro", "")) {
+            house.createStatement().execute("update keeping set backups = 9");
+        }
+        assertThatThrownBy(() -> Restoring.restore(file, home)).hasMessageContaining("holds data already");
+        assertThat(backupsKept(home)).isEqualTo(9);
+    }
+
+    @Test
+    void aHouseThatIsOpenElsewhereIsNotWritten() throws Exception {
+        // as another process would hold it
+        Path data = home.resolve("kemdro.mv.db");
+        Files.delete(file);
+        try (var channel = java.nio.channels.FileChannel.open(data, java.nio.file.StandardOpenOption.WRITE);
+                var lock = channel.lock()) {
+            assertThat(lock.isValid()).isTrue();
+            assertThatThrownBy(() -> Restoring.backup(file, home)).isInstanceOf(Damaged.class);
+        }
+        assertThat(file).doesNotExist();
+    }
+
+    /** The rows that came back are counted apart: a backup that lost some of a table never gets a backup's name. */
+    @Test
+    void aBackupThatHasLostRowsIsFound() {
+        Contents before = new Contents(19, java.util.Map.of("JOB", 4L, "RUN_EVENT", 10L));
+        Contents after = new Contents(19, java.util.Map.of("JOB", 4L, "RUN_EVENT", 12L));
+        new Contents(19, java.util.Map.of("JOB", 4L, "RUN_EVENT", 11L)).between(before, after);
+        assertThatThrownBy(() -> new Contents(19, java.util.Map.of("JOB", 3L, "RUN_EVENT", 11L)).between(before, after))
+                .hasMessageContaining("of table job 3 rows came back, where there were 4");
+        assertThatThrownBy(() -> new Contents(19, java.util.Map.of("JOB", 4L)).between(before, after))
+                .hasMessageContaining("tables are missing");
+    }
+}
