@@ -107,6 +107,44 @@ class RestoringTest {
                 + "create table job (id int); create table run (id int); create table account (id int);"));
     }
 
+    /** As the script calls it, in a process of its own. */
+    private String called(String what, Path of, Path in) throws Exception {
+        Path said = folder.resolve("said");
+        Process process = new ProcessBuilder(
+                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                        "-XX:TieredStopAtLevel=1",
+                        "-cp",
+                        System.getProperty("java.class.path"),
+                        Restoring.class.getName(),
+                        what,
+                        of.toString(),
+                        in.toString())
+                .redirectErrorStream(true)
+                .redirectOutput(said.toFile())
+                .start();
+        return process.waitFor() + " " + Files.readString(said).strip();
+    }
+
+    @Test
+    void theScriptsCommandsSayInASentenceWhatWasDone() throws Exception {
+        assertThat(called("restore", file, empty)).startsWith("0 Restored into " + empty);
+        assertThat(backupsKept(empty)).isEqualTo(21);
+        assertThat(called("backup", folder.resolve("again.backup"), empty)).startsWith("0 Kept in ");
+        assertThat(called("restore", file, empty)).startsWith("1 kemdro: ").endsWith("nothing was changed.");
+        assertThat(called("backup", folder.resolve("none.backup"), folder.resolve("nowhere")))
+                .startsWith("1 kemdro: ")
+                .endsWith("holds no data to back up.");
+    }
+
+    /** Somebody sends a file that calls a program of the machine. */
+    @Test
+    void aScriptThatNamesOtherClassesIsNotRun() throws Exception {
+        Path evil = folder.resolve("evil.backup");
+        Files.write(evil, packed("create alias quit for 'java.lang.System.exit'; call quit(7);"));
+        assertThat(called("restore", evil, empty)).startsWith("1 kemdro: ").endsWith("Nothing was restored.");
+        assertThat(left()).isEmpty();
+    }
+
     private static byte[] packed(String script) throws Exception {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         try (ZipOutputStream zip = new ZipOutputStream(out)) {
