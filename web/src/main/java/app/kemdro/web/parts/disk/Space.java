@@ -26,7 +26,7 @@ public record Space(long free, boolean writable) {
         NOTHING;
 
         /** Whether not everything is. */
-        boolean isLittle() {
+        public boolean isLittle() {
             return this == PRESSES || this == NOTHING;
         }
     }

@@ -115,7 +115,7 @@ class ErrorAdvice {
                     "That could not be read.",
                     "Something in the request is missing or is not what it should be. Go back and try again; nothing was changed.");
         }
-        LOG.error("Unexpected", e);
+        LOG.error("Unexpected", Unsaid.of(e));
         return page(
                 HttpStatus.INTERNAL_SERVER_ERROR,
                 "Kemdro stumbled.",

@@ -5,6 +5,7 @@ import app.kemdro.core.method.Trade;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.web.parts.json.Json;
 import app.kemdro.web.parts.live.Background;
+import app.kemdro.web.parts.mishap.Unsaid;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.finding.Found.Line;
 import app.kemdro.web.records.job.Job;
@@ -93,7 +94,7 @@ public class Finds implements Follower, DisposableBean {
         try {
             rows.readBy(build);
         } catch (RuntimeException e) {
-            LOG.warn("What was read before could not be looked through", e);
+            LOG.warn("What was read before could not be looked through", Unsaid.of(e));
         }
     }
 
@@ -190,7 +191,7 @@ public class Finds implements Follower, DisposableBean {
             } catch (NoSuchJob | DataAccessException e) {
                 LOG.debug("Job {} was not read", one.job(), e);
             } catch (RuntimeException e) {
-                LOG.warn("Job {} could not be read for finding", one.job(), e);
+                LOG.warn("Job {} could not be read for finding", one.job(), Unsaid.of(e));
             }
         }
         return unread.size();

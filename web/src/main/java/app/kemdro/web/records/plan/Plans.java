@@ -21,6 +21,7 @@ import app.kemdro.core.run.RunLevers;
 import app.kemdro.core.schedule.Confidence;
 import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.schedule.Schedule;
+import app.kemdro.web.parts.mishap.Unsaid;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
@@ -146,7 +147,7 @@ public class Plans {
         try {
             return answer(asFar(job), job);
         } catch (RuntimeException e) {
-            LOG.error("job {} could not be planned", job.id(), e);
+            LOG.error("job {} could not be planned", job.id(), Unsaid.of(e));
             Problem problem = Problem.obstacle(
                     true,
                     "This job could not be planned.",

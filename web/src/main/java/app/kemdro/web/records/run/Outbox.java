@@ -2,6 +2,7 @@ package app.kemdro.web.records.run;
 
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.web.parts.live.Background;
+import app.kemdro.web.parts.mishap.Unsaid;
 import java.time.Duration;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
@@ -78,7 +79,7 @@ public class Outbox implements DisposableBean {
             tidy();
             again();
         } catch (RuntimeException e) {
-            LOG.warn("What follows from reports could not be looked through", e);
+            LOG.warn("What follows from reports could not be looked through", Unsaid.of(e));
         }
     }
 
@@ -109,7 +110,7 @@ public class Outbox implements DisposableBean {
             done.add(row.seq());
         } catch (RuntimeException e) {
             long seconds = Math.min(LONGEST_WAIT.toSeconds(), LEFT_OVER * (1L << Math.min(10, row.tries())));
-            LOG.warn("What follows from a report, {}, is tried again in {} s", row.follower(), seconds, e);
+            LOG.warn("What follows from a report, {}, is tried again in {} s", row.follower(), seconds, Unsaid.of(e));
             row.failed(clock.real().plusSeconds(seconds));
             rows.saveAndFlush(row);
         }

@@ -14,6 +14,7 @@ import app.kemdro.core.run.StepState.Status;
 import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.web.parts.live.Background;
 import app.kemdro.web.parts.mishap.NotPossible;
+import app.kemdro.web.parts.mishap.Unsaid;
 import app.kemdro.web.records.plan.Plans;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
@@ -62,7 +63,7 @@ class RehearsalPlayer implements DisposableBean {
                 }
             });
         } catch (RuntimeException e) {
-            LOG.warn("A rehearsal stumbled", e);
+            LOG.warn("A rehearsal stumbled", Unsaid.of(e));
         }
     }
 

@@ -4,6 +4,7 @@ import app.kemdro.core.look.Brief.Room;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.Stamp;
 import app.kemdro.web.parts.live.Background;
+import app.kemdro.web.parts.mishap.Unsaid;
 import app.kemdro.web.parts.sensor.Reading;
 import app.kemdro.web.parts.sensor.RoomSensor;
 import app.kemdro.web.records.job.Jobs;
@@ -49,7 +50,7 @@ public class RoomWatch implements DisposableBean {
                             .filter(r -> jobs.get(r.jobId()).atSensor())
                             .forEach(r -> compare(r, reading)));
         } catch (RuntimeException e) {
-            LOG.warn("The room could not be compared with what a run counts with", e);
+            LOG.warn("The room could not be compared with what a run counts with", Unsaid.of(e));
         }
     }
 

@@ -6,6 +6,7 @@ import app.kemdro.core.schedule.Prover.Proof;
 import app.kemdro.core.schedule.Schedule;
 import app.kemdro.solver.Courtesy;
 import app.kemdro.web.parts.live.Background;
+import app.kemdro.web.parts.mishap.Unsaid;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
@@ -139,7 +140,7 @@ public class Searches implements DisposableBean {
                     ? looked(search)
                     : "The exact search does not run on this machine; the order stands as it is.";
         } catch (RuntimeException e) {
-            LOG.warn("A search for a better order broke off", e);
+            LOG.warn("A search for a better order broke off", Unsaid.of(e));
         } finally {
             search.end(says);
         }

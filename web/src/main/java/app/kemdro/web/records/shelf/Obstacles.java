@@ -2,6 +2,7 @@ package app.kemdro.web.records.shelf;
 
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.Problem;
+import app.kemdro.web.parts.mishap.Unsaid;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.plan.InTheWay;
@@ -54,7 +55,11 @@ class Obstacles {
                         said.until().ifPresent(until::add);
                     } catch (RuntimeException e) {
                         // one room that stumbles over a job takes neither the shelf nor the other jobs with it
-                        LOG.error("{} could not say what stands in the way of job {}", room.getClass(), job.id(), e);
+                        LOG.error(
+                                "{} could not say what stands in the way of job {}",
+                                room.getClass(),
+                                job.id(),
+                                Unsaid.of(e));
                         lines.add(new Way(
                                 room.room(),
                                 Mark.FAILS,

@@ -5,6 +5,7 @@ import app.kemdro.core.plan.Plan;
 import app.kemdro.web.parts.figure.LookTints;
 import app.kemdro.web.parts.json.Json;
 import app.kemdro.web.parts.live.Background;
+import app.kemdro.web.parts.mishap.Unsaid;
 import app.kemdro.web.parts.ribbon.Ribbon;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
@@ -256,7 +257,7 @@ public class Shelf implements WhenPlanned, DisposableBean {
                 keep(make(last.job(), last.answer(), row.get()));
             }
         } catch (RuntimeException e) {
-            LOG.warn("What the shelf shows of job {} was not kept", job, e);
+            LOG.warn("What the shelf shows of job {} was not kept", job, Unsaid.of(e));
         }
     }
 
@@ -270,7 +271,7 @@ public class Shelf implements WhenPlanned, DisposableBean {
         } catch (NoSuchJob e) {
             LOG.debug("A job went meanwhile", e);
         } catch (RuntimeException e) {
-            LOG.warn("The shelf could not be made up", e);
+            LOG.warn("The shelf could not be made up", Unsaid.of(e));
         }
     }
 
