@@ -16,6 +16,6 @@ public class KemdroApplication {
 
     @Bean
     Clock clock() {
-        return Clock.systemDefaultZone();
+        return new HouseClock();
     }
 }

@@ -11,5 +11,12 @@ export function hourText(hour, minute) {
   return `${hour % 12 || 12}:${two(minute)} ${hour < 12 ? 'am' : 'pm'}`;
 }
 
-/** The same of a moment of this device's clock. */
-export const momentText = (ms) => hourText(new Date(ms).getHours(), new Date(ms).getMinutes());
+const walls = {};
+
+/** The same of a moment, as the clock on the house's wall says it, wherever this device believes to be. */
+export function momentText(ms) {
+  const zone = habit().zone;
+  walls[zone] ??= new Intl.DateTimeFormat('en-GB', { timeZone: zone, hour: 'numeric', minute: 'numeric', hourCycle: 'h23' });
+  const parts = Object.fromEntries(walls[zone].formatToParts(ms).map((p) => [p.type, Number(p.value)]));
+  return hourText(parts.hour, parts.minute);
+}

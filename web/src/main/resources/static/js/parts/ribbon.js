@@ -22,6 +22,9 @@ function pinked(width, top, foot) {
   return `${d}H0Z`;
 }
 
+/** What the wall says so many minutes after chair-in; on a night whose clocks change it is ahead, or behind, from then on. */
+const wall = (ribbon, m) => ribbon.clock + m + (ribbon.turn && m >= ribbon.turn.at ? ribbon.turn.by : 0);
+
 function ticks(ribbon, s, top, group) {
   const first = -(ribbon.clock % 5);
   for (let m = first; m <= s.end; m += 5) {
@@ -30,7 +33,7 @@ function ticks(ribbon, s, top, group) {
     if (s.x(m) < 0) continue;
     group.append(el('path', { class: 'rb-tick', d: `M${s.x(m)} ${top}v${quarter ? 8 : 4}` }));
     const labelled = s.perMinute * 15 > 46 ? quarter : at % 60 === 0;
-    if (labelled && m > 1 && s.x(m) < s.right - 48) group.append(el('text', { class: 'rb-hour', x: s.x(m) + 3.5, y: top + 13 }, hour(at)));
+    if (labelled && m > 1 && s.x(m) < s.right - 48) group.append(el('text', { class: 'rb-hour', x: s.x(m) + 3.5, y: top + 13 }, hour(wall(ribbon, m))));
   }
 }
 
@@ -186,7 +189,7 @@ export function drawMini(place, ribbon, options = {}) {
       const at = ribbon.clock + m;
       if (m < 0) continue;
       svg.append(el('path', { class: 'rb-tick', d: `M${s.x(m)} ${top}v${at % 30 === 0 ? 9 : 5}` }));
-      if (at % 30 === 0) svg.append(el('text', { class: 'rb-hour big', x: s.x(m) + 5, y: top + 16 }, hour(at)));
+      if (at % 30 === 0) svg.append(el('text', { class: 'rb-hour big', x: s.x(m) + 5, y: top + 16 }, hour(wall(ribbon, m))));
     }
   }
   const rows = ribbon.rows.length || 1;

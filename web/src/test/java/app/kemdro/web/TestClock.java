@@ -1,5 +1,6 @@
 package app.kemdro.web;
 
+import app.kemdro.core.hour.Wall;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -8,20 +9,20 @@ import java.time.ZoneId;
 
 /** A clock that stands still until it is moved. */
 public final class TestClock extends Clock {
-    private final ZoneId zone = ZoneId.systemDefault();
-    private Instant now = LocalDateTime.of(2026, 12, 2, 19, 40).atZone(zone).toInstant();
+    private Instant now =
+            LocalDateTime.of(2026, 12, 2, 19, 40).atZone(Wall.zone()).toInstant();
 
     public void pass(Duration time) {
         now = now.plus(time);
     }
 
     public void set(LocalDateTime time) {
-        now = time.atZone(zone).toInstant();
+        now = time.atZone(Wall.zone()).toInstant();
     }
 
     @Override
     public ZoneId getZone() {
-        return zone;
+        return Wall.zone();
     }
 
     @Override

@@ -1,5 +1,6 @@
 package app.kemdro.core.plan;
 
+import app.kemdro.core.hour.Wall;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Hands;
 import app.kemdro.core.look.Brief.Skill;
@@ -16,11 +17,19 @@ public final class BriefCheck {
     private static final int FIRST_YEAR = 2000;
     private static final int LAST_YEAR = 2199;
 
+    /** A call farther off is a slip of the hand, years. */
+    private static final int FAR = 5;
+
     private BriefCheck() {}
 
     /** Whether a job can be called on this day at all: what is far off is a slip of the hand. */
     public static boolean isDay(LocalDate day) {
         return day.getYear() >= FIRST_YEAR && day.getYear() <= LAST_YEAR;
+    }
+
+    /** Whether a job can be called on this day by somebody who writes today: at most five years from it. */
+    public static boolean isDay(LocalDate day, LocalDate today) {
+        return !day.isBefore(today.minusYears(FAR)) && !day.isAfter(today.plusYears(FAR));
     }
 
     /** What must be mended; empty when the brief can be planned from. */
@@ -38,7 +47,8 @@ public final class BriefCheck {
         brief.chairIn().ifPresent(chairIn -> {
             if (!chairIn.isBefore(brief.call())) {
                 problems.add(Problem.stop(
-                        "Chair-in at %tR is not before the call at %tR.".formatted(chairIn, brief.call()),
+                        "Chair-in at %s is not before the call at %s."
+                                .formatted(Wall.hour(chairIn), Wall.hour(brief.call())),
                         "Set an earlier chair-in, or leave it empty and Kemdro works it out from the call."));
             } else if (Duration.between(chairIn, brief.call()).toHours() > 20) {
                 problems.add(Problem.stop(
@@ -72,7 +82,8 @@ public final class BriefCheck {
             }
             if (!hands.until().isAfter(hands.from())) {
                 problems.add(Problem.stop(
-                        "%s goes at %tR, before coming at %tR.".formatted(hands.name(), hands.until(), hands.from()),
+                        "%s goes at %s, before coming at %s."
+                                .formatted(hands.name(), Wall.hour(hands.until()), Wall.hour(hands.from())),
                         "Set the hours of " + hands.name() + " the right way round."));
             }
         }

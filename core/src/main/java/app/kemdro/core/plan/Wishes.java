@@ -1,5 +1,6 @@
 package app.kemdro.core.plan;
 
+import app.kemdro.core.hour.Wall;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.Wish;
@@ -149,8 +150,8 @@ public final class Wishes {
         String step = title(wish.step());
         return switch (wish.kind()) {
             case BEFORE -> step + " before " + title(wish.to());
-            case NOT_BEFORE -> step + ", not earlier than %tR".formatted(moment(wish, brief));
-            case BEGUN_BY -> step + ", start by %tR".formatted(moment(wish, brief));
+            case NOT_BEFORE -> step + ", not earlier than %s".formatted(Wall.hour(moment(wish, brief)));
+            case BEGUN_BY -> step + ", start by %s".formatted(Wall.hour(moment(wish, brief)));
             case BY_HANDS -> step + " by " + wish.to();
             case IF_TIME -> wish.step() + " only if there is time";
         };

@@ -1,5 +1,6 @@
 package app.kemdro.core.run;
 
+import app.kemdro.core.hour.Wall;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.schedule.Schedule;
 import app.kemdro.core.schedule.ScheduledTask;
@@ -67,6 +68,6 @@ public final class Moves {
     }
 
     private static String hour(Plan plan, ScheduledTask p) {
-        return "%tR".formatted(plan.clock(p.start()));
+        return Wall.hour(plan.clock(p.start()));
     }
 }

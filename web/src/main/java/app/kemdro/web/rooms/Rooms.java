@@ -1,5 +1,6 @@
 package app.kemdro.web.rooms;
 
+import app.kemdro.core.hour.Wall;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.web.parts.json.Json;
 import app.kemdro.web.parts.ribbon.Ribbon;
@@ -12,6 +13,7 @@ import app.kemdro.web.records.run.Runs;
 import app.kemdro.web.records.search.Searches;
 import app.kemdro.web.records.shelf.InRoom;
 import app.kemdro.web.records.shelf.Shelf;
+import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
@@ -27,6 +29,9 @@ public class Rooms {
 
     /** With more letters than these, what only has to be seen to stands in the header as a number. */
     private static final int LETTERS = 60;
+
+    /** The longest that somebody sits before the call. */
+    private static final int NIGHT_HOURS = 14;
 
     /** Whether somebody has changed a job since the page was made that carries what was meant then; a page that carries none is not asked. */
     public static boolean isOverdue(String had, Job job) {
@@ -57,6 +62,10 @@ public class Rooms {
         Optional<Plan> plan = answer.plan();
         model.addAttribute("job", job);
         model.addAttribute("room", room);
+        LocalDateTime call = job.brief().call();
+        Wall.line()
+                .flatMap(line -> line.changes(call.minusHours(NIGHT_HOURS), call))
+                .ifPresent(says -> model.addAttribute("clocks", says));
         model.addAttribute("problems", answer.problems());
         model.addAttribute(
                 "ribbon",

@@ -40,7 +40,7 @@ export function mountColour(root) {
   if (!slide) return;
   const turns = JSON.parse(room.querySelector('[data-turns]').textContent);
   const says = room.querySelector('[data-face-says]');
-  const begins = new Date(slide.dataset.begins);
+  const begins = Number(slide.dataset.begins);
   slide.addEventListener('input', () => {
     const figure = figureAt(room.querySelector('[data-figure]'));
     if (!figure?.svg) return;
@@ -53,6 +53,6 @@ export function mountColour(root) {
       if (turn.layer && (!last || turn.minute > last.minute)) last = turn;
     }
     figure.paint(model);
-    says.textContent = `${momentText(begins.getTime() + now * 60000)}${last ? `, last on: ${last.layer}` : ', bare skin'}`;
+    says.textContent = `${momentText(begins + now * 60000)}${last ? `, last on: ${last.layer}` : ', bare skin'}`;
   });
 }

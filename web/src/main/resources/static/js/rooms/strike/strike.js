@@ -7,16 +7,13 @@ const signals = new Signals();
 // clocks that have run out on this screen: whoever waited for one may begin
 const due = new Set();
 
-/** The server's hours are local and without a zone; they are read as if the zone were none, and so is the clock here. */
-const here = () => Date.now() - new Date().getTimezoneOffset() * 60000;
-
 const minutes = (ms) => {
   const s = Math.max(0, Math.round(Math.abs(ms) / 1000));
   return `${Math.floor(s / 60)}:${String(s % 60).padStart(2, '0')}`;
 };
 
 function tick() {
-  const now = here();
+  const now = Date.now();
   const hour = document.querySelector('[data-s="now"]');
   if (hour) hour.textContent = momentText(Date.now());
   for (const left of document.querySelectorAll('[data-until]')) {

@@ -1,5 +1,6 @@
 package app.kemdro.web.parts.habit;
 
+import app.kemdro.core.hour.Wall;
 import app.kemdro.web.parts.typed.WithFields;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
@@ -54,6 +55,7 @@ class HabitFilter extends OncePerRequestFilter {
             chain.doFilter(isMeasured(request) ? kept(request, LocalDate.now(clock)) : request, response);
         } finally {
             Reader.clear();
+            Wall.clear();
         }
     }
 

@@ -3,6 +3,7 @@ package app.kemdro.web.parts.habit;
 import app.kemdro.core.habit.Habit;
 import app.kemdro.core.habit.Habit.Paper;
 import app.kemdro.core.habit.Unit;
+import app.kemdro.core.hour.Wall;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -107,7 +108,9 @@ public final class SaidHandler extends AbstractTemplateHandler {
                     .getModelFactory()
                     .setAttribute(known, e.getKey(), e.getValue().name().toLowerCase(Locale.ROOT));
         }
-        return known;
+        return getContext()
+                .getModelFactory()
+                .setAttribute(known, "data-zone", Wall.zone().getId());
     }
 
     private <T extends IProcessableElementTag> T said(T tag) {

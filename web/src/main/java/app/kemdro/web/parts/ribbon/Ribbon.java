@@ -1,5 +1,6 @@
 package app.kemdro.web.parts.ribbon;
 
+import app.kemdro.core.hour.Wall;
 import app.kemdro.core.look.Wish;
 import app.kemdro.core.method.StepTemplate.Begins;
 import app.kemdro.core.plan.Plan;
@@ -26,6 +27,7 @@ import org.jspecify.annotations.Nullable;
  * @param clock minute of the day of chair-in
  * @param away stretches in which the performer is out of the chair
  * @param held steps about which something is wished, and what each wish costs
+ * @param turn where the clocks change on the strip; none on all but two nights a year
  * @param smear how often, of all simulated mornings, it ends in each minute
  */
 public record Ribbon(
@@ -43,10 +45,14 @@ public record Ribbon(
         double call,
         String callText,
         List<Smear> smear,
-        List<Held> held) {
+        List<Held> held,
+        @Nullable Turn turn) {
 
     /** A window longer than this is no worry, and not drawn; minutes. */
     private static final double LONGEST_WINDOW = 10;
+
+    /** From so many minutes on, the wall is so many minutes ahead of what it was. */
+    public record Turn(double at, int by) {}
 
     /** One pair of hands and what it does. */
     public record Row(String name, List<Block> blocks) {}
@@ -85,7 +91,7 @@ public record Ribbon(
                 .toList();
         return new Ribbon(
                 clock, chairIn, nobodys, unnamed, windows, rests, away, ready, readyText, sure, sureText, call,
-                callText, smear, List.of());
+                callText, smear, List.of(), turn);
     }
 
     /** Draws nothing but the call, where there is no plan yet. */
@@ -106,7 +112,8 @@ public record Ribbon(
                 180,
                 Words.hour(call),
                 List.of(),
-                List.of());
+                List.of(),
+                null);
     }
 
     /** The strip of a plan. */
@@ -142,7 +149,8 @@ public record Ribbon(
                         Duration.between(plan.chairIn(), plan.brief().call()).getSeconds()),
                 Words.hour(plan.brief().call()),
                 confidence == null ? List.of() : smear(confidence),
-                List.of());
+                List.of(),
+                turn(plan));
     }
 
     /** The same with the wishes about it. */
@@ -158,7 +166,7 @@ public record Ribbon(
                         seconds < 60 ? "" : "+" + Math.round(seconds / 60.0)))));
         return new Ribbon(
                 clock, chairIn, rows, films, windows, rests, away, ready, readyText, sure, sureText, call, callText,
-                smear, all);
+                smear, all, turn);
     }
 
     private static Block block(PlannedStep step, ScheduledTask p, boolean critical) {
@@ -229,7 +237,15 @@ public record Ribbon(
         return Math.round(seconds / 6.0) / 10.0;
     }
 
+    private static @Nullable Turn turn(Plan plan) {
+        return Wall.line()
+                .flatMap(line -> line.turn(plan.chairIn(), plan.chairIn().plusDays(1)))
+                .map(t -> new Turn(Duration.between(plan.chairIn(), t.at()).getSeconds() / 60.0, t.minutes()))
+                .orElse(null);
+    }
+
     private static int minuteOfDay(LocalDateTime time) {
-        return time.getHour() * 60 + time.getMinute();
+        LocalDateTime wall = Wall.at(time);
+        return wall.getHour() * 60 + wall.getMinute();
     }
 }

@@ -1,5 +1,6 @@
 package app.kemdro.web.parts.words;
 
+import app.kemdro.core.hour.Wall;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.schedule.Confidence;
@@ -14,18 +15,17 @@ import java.util.Optional;
 public final class Words {
     private static final int SHOWN = 3;
 
-    private static final DateTimeFormatter HOUR = DateTimeFormatter.ofPattern("HH:mm");
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
 
     private Words() {}
 
     /** 07:41; a part of a minute counts as begun. */
     public static String hour(LocalDateTime time) {
-        return HOUR.format(time);
+        return Wall.hour(time);
     }
 
     public static String day(LocalDateTime time) {
-        return DAY.format(time);
+        return DAY.format(Wall.at(time));
     }
 
     /** A time that is still to come, said no earlier than it is: 07:40:10 is 07:41. */

@@ -1,5 +1,6 @@
 package app.kemdro.web.records.job;
 
+import app.kemdro.core.hour.Wall;
 import app.kemdro.core.look.Brief;
 import app.kemdro.web.records.performer.PerformerRenamed;
 import app.kemdro.web.records.performer.Performers;
@@ -34,7 +35,10 @@ public class Jobs {
      * @throws NoSuchJob when there is none
      */
     public Job get(long id) {
-        return repository.findById(id).orElseThrow(() -> new NoSuchJob(id));
+        Job job = repository.findById(id).orElseThrow(() -> new NoSuchJob(id));
+        // hours that are said from here on are those of this job's night
+        Wall.of(job.brief().call());
+        return job;
     }
 
     /** Jobs that were taken off the shelf and can still be put back, the latest first; so many at most. */

@@ -3,8 +3,10 @@ package app.kemdro.web.records.run;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.web.parts.live.Background;
 import app.kemdro.web.parts.mishap.Unsaid;
+import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDateTime;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -39,7 +41,7 @@ public class Outbox implements DisposableBean {
     private final Standings standings;
     private final SingletonSupplier<List<Follower>> followers;
     private final TransactionTemplate transaction;
-    private final Runs clock;
+    private final Clock clock;
     private final Queue<Long> done = new ConcurrentLinkedQueue<>();
     private final ScheduledExecutorService beat = Background.thread("outbox");
 
@@ -49,7 +51,7 @@ public class Outbox implements DisposableBean {
             Standings standings,
             ObjectProvider<Follower> followers,
             TransactionTemplate transaction,
-            Runs clock) {
+            Clock clock) {
         this.rows = rows;
         this.runs = runs;
         this.standings = standings;
@@ -62,7 +64,7 @@ public class Outbox implements DisposableBean {
 
     /** Writes down what follows from a report, in the transaction of the report. */
     List<FollowUp> add(Run run, RunEvent event) {
-        LocalDateTime due = clock.real().plusSeconds(LEFT_OVER);
+        LocalDateTime due = now().plusSeconds(LEFT_OVER);
         return rows.saveAllAndFlush(followers.obtain().stream()
                 .filter(f -> f.follows(event, run))
                 .map(f -> new FollowUp(run.id(), event.id(), f.name(), due))
@@ -96,7 +98,7 @@ public class Outbox implements DisposableBean {
 
     /** Tries what was left over, or has failed, once more. */
     void again() {
-        for (FollowUp row : rows.findTop50ByDueAtBeforeOrderBySeq(clock.real())) {
+        for (FollowUp row : rows.findTop50ByDueAtBeforeOrderBySeq(now())) {
             runs.findById(row.runId()).ifPresent(run -> attempt(row, standings.of(run)));
         }
     }
@@ -111,9 +113,14 @@ public class Outbox implements DisposableBean {
         } catch (RuntimeException e) {
             long seconds = Math.min(LONGEST_WAIT.toSeconds(), LEFT_OVER * (1L << Math.min(10, row.tries())));
             LOG.warn("What follows from a report, {}, is tried again in {} s", row.follower(), seconds, Unsaid.of(e));
-            row.failed(clock.real().plusSeconds(seconds));
+            row.failed(now().plusSeconds(seconds));
             rows.saveAndFlush(row);
         }
+    }
+
+    /** By the world's clock, which no change of the house's turns back. */
+    private LocalDateTime now() {
+        return LocalDateTime.ofInstant(clock.instant(), ZoneOffset.UTC);
     }
 
     @Override

@@ -1,5 +1,7 @@
 package app.kemdro.web.records.run;
 
+import app.kemdro.core.hour.HouseLine;
+import app.kemdro.core.hour.Wall;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.RunState;
 import app.kemdro.web.parts.mishap.NotPossible;
@@ -116,13 +118,13 @@ public class Runs {
         }
     }
 
-    /** What the clock of the house says. */
-    LocalDateTime real() {
-        return LocalDateTime.now(clock).truncatedTo(ChronoUnit.MILLIS);
+    /** Now, as a job with this call reckons. */
+    LocalDateTime real(LocalDateTime call) {
+        return HouseLine.now(Wall.zone(), call, clock.instant()).truncatedTo(ChronoUnit.MILLIS);
     }
 
     /** What the clock of this run says; its own clock where it is a rehearsal. */
     public LocalDateTime now(Run run) {
-        return run.time(real()).truncatedTo(ChronoUnit.SECONDS);
+        return run.time(real(run.callAt())).truncatedTo(ChronoUnit.SECONDS);
     }
 }

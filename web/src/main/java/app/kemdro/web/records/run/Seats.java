@@ -56,12 +56,12 @@ public class Seats {
     /** Seats the performer now; the plan is made for the chair-in that really was. */
     public Run begin(long jobId, String account) {
         synchronized (locks.of(jobId)) {
-            LocalDateTime at = runs.real().truncatedTo(ChronoUnit.SECONDS);
             Optional<Run> already = runs.open(jobId);
             if (already.isPresent()) {
                 return already.get();
             }
             Job job = jobs.get(jobId);
+            LocalDateTime at = runs.real(job.brief().call()).truncatedTo(ChronoUnit.SECONDS);
             Base base = planned(job, Seating.brief(job.brief(), at, callFor(job, at)));
             return transaction.execute(t -> seat(job, base, account, 0));
         }
@@ -86,7 +86,7 @@ public class Seats {
     public void pace(long jobId, int pace) {
         synchronized (locks.of(jobId)) {
             runs.open(jobId).filter(Run::isRehearsal).ifPresent(run -> {
-                LocalDateTime real = runs.real();
+                LocalDateTime real = runs.real(run.callAt());
                 run.pace(real, run.time(real), pace);
                 rows.saveAndFlush(run);
             });
@@ -142,7 +142,7 @@ public class Seats {
                 snapshots.write(plan.schedule()));
         fresh.satBy(job.performer().id());
         if (pace > 0) {
-            fresh.pace(runs.real(), plan.chairIn(), pace);
+            fresh.pace(runs.real(fresh.callAt()), plan.chairIn(), pace);
         }
         Run run = rows.saveAndFlush(fresh);
         Stamp first = new Stamp("begin-" + run.id(), plan.chairIn(), "");

@@ -1,5 +1,6 @@
 package app.kemdro.web.records.strike;
 
+import app.kemdro.core.hour.Wall;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.Planning;
@@ -84,8 +85,9 @@ public class Strikes {
         this.clock = clock;
     }
 
+    /** Now, as the job that was opened reckons. */
     public LocalDateTime now() {
-        return LocalDateTime.now(clock).truncatedTo(ChronoUnit.SECONDS);
+        return Wall.now(clock.instant()).truncatedTo(ChronoUnit.SECONDS);
     }
 
     /** The strike of this job that has begun and not ended. */

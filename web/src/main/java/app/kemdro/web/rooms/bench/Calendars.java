@@ -1,5 +1,6 @@
 package app.kemdro.web.rooms.bench;
 
+import app.kemdro.core.hour.Wall;
 import app.kemdro.core.plan.BenchDays;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.web.records.job.Job;
@@ -10,7 +11,6 @@ import biweekly.io.TimezoneInfo;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.LocalDateTime;
-import java.time.ZoneId;
 import java.util.Date;
 import java.util.Optional;
 import java.util.function.Function;
@@ -96,6 +96,6 @@ final class Calendars {
     }
 
     private static Date date(LocalDateTime time) {
-        return Date.from(time.atZone(ZoneId.systemDefault()).toInstant());
+        return Date.from(Wall.instant(time));
     }
 }

@@ -1,5 +1,6 @@
 package app.kemdro.web.rooms.brief;
 
+import app.kemdro.core.hour.Wall;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Brows;
 import app.kemdro.core.look.Brief.Hair;
@@ -74,7 +75,8 @@ public class BriefForm {
         form.head = number(brief.performer().headCm());
         form.callDay = TypedDay.shown(brief.call().toLocalDate());
         form.callHour = brief.call().toLocalTime().toString();
-        form.chairIn = brief.chairIn().map(t -> t.toLocalTime().toString()).orElse("");
+        form.chairIn =
+                brief.chairIn().map(t -> Wall.at(t).toLocalTime().toString()).orElse("");
         form.temperature = number(brief.room().temperatureC());
         form.humidity = number(brief.room().humidityPercent());
         form.dryers = Integer.toString(brief.room().dryers());

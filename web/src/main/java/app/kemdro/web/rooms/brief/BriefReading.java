@@ -1,5 +1,7 @@
 package app.kemdro.web.rooms.brief;
 
+import app.kemdro.core.hour.HouseLine;
+import app.kemdro.core.hour.Wall;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Breaks;
 import app.kemdro.core.look.Brief.Hands;
@@ -123,10 +125,15 @@ final class BriefReading {
     private LocalDateTime call() {
         try {
             LocalDate day = TypedDay.meant(form.getCallDay(), today);
-            if (!BriefCheck.isDay(day)) {
-                throw new DateTimeParseException("No such year", form.getCallDay(), 0);
+            if (!BriefCheck.isDay(day, today)) {
+                wrong.put(
+                        "call", "Set the call at most five years back or ahead; " + day.getYear() + " is farther off.");
             }
-            return day.atTime(TypedHour.meant(form.getCallHour()));
+            LocalDateTime call = day.atTime(TypedHour.meant(form.getCallHour()));
+            HouseLine.doubt(Wall.zone(), call).ifPresent(doubt -> wrong.put("call", doubt));
+            // hours typed below are those of this night
+            Wall.of(call);
+            return call;
         } catch (DateTimeParseException e) {
             wrong.put("call", "Set the call as a day and an hour, such as 3 Dec and 07:45.");
             return LocalDateTime.of(2000, 1, 1, 0, 0);
@@ -143,7 +150,7 @@ final class BriefReading {
     /** An hour of the night before belongs to the day before. */
     private LocalDateTime before(LocalDateTime call, LocalTime time) {
         LocalDateTime same = call.toLocalDate().atTime(time);
-        return same.isBefore(call) || same.equals(call) || time.getHour() < 18 ? same : same.minusDays(1);
+        return Wall.line(same.isBefore(call) || same.equals(call) || time.getHour() < 18 ? same : same.minusDays(1));
     }
 
     private Optional<LocalTime> hour(String field, String typed) {
@@ -176,7 +183,7 @@ final class BriefReading {
 
     private LocalDateTime untilAfter(LocalDateTime call, LocalDateTime from, LocalTime time) {
         LocalDateTime same = call.toLocalDate().atTime(time);
-        return same.isAfter(from) || from.toLocalDate().equals(call.toLocalDate()) ? same : same.plusDays(1);
+        return Wall.line(same.isAfter(from) || from.toLocalDate().equals(call.toLocalDate()) ? same : same.plusDays(1));
     }
 
     private double number(String field, String typed, double whenEmpty) {

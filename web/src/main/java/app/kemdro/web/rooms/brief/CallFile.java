@@ -1,10 +1,10 @@
 package app.kemdro.web.rooms.brief;
 
+import app.kemdro.core.hour.Wall;
 import biweekly.Biweekly;
 import biweekly.ICalendar;
 import biweekly.component.VEvent;
 import java.time.LocalDateTime;
-import java.time.ZoneId;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -37,7 +37,7 @@ final class CallFile {
         LocalDateTime at = event.getDateStart()
                 .getValue()
                 .toInstant()
-                .atZone(ZoneId.systemDefault())
+                .atZone(Wall.zone())
                 .toLocalDateTime()
                 .withSecond(0)
                 .withNano(0);

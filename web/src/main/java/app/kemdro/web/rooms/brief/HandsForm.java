@@ -1,5 +1,6 @@
 package app.kemdro.web.rooms.brief;
 
+import app.kemdro.core.hour.Wall;
 import app.kemdro.core.look.Brief.Hands;
 import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.web.records.usual.UsualHouse;
@@ -20,8 +21,8 @@ public class HandsForm {
         return of(
                 hands.name(),
                 hands.skill(),
-                hands.from().toLocalTime(),
-                hands.until().toLocalTime());
+                Wall.at(hands.from()).toLocalTime(),
+                Wall.at(hands.until()).toLocalTime());
     }
 
     static HandsForm of(UsualHouse.Hands hands) {

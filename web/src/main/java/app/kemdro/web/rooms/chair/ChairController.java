@@ -1,5 +1,6 @@
 package app.kemdro.web.rooms.chair;
 
+import app.kemdro.core.hour.Wall;
 import app.kemdro.core.method.Trade;
 import app.kemdro.web.parts.figure.FigureModel;
 import app.kemdro.web.parts.figure.FigureModel.Tint;
@@ -96,7 +97,7 @@ class ChairController {
         rooms.open(model, job, "chair");
         if (run.isEmpty()) {
             model.addAttribute("before", runs.of(id).size());
-            LocalDateTime call = seats.callFor(job, LocalDateTime.now(clock).truncatedTo(ChronoUnit.SECONDS));
+            LocalDateTime call = seats.callFor(job, Wall.now(clock.instant()).truncatedTo(ChronoUnit.SECONDS));
             model.addAttribute("rehearsal", !call.equals(job.brief().call()));
             model.addAttribute("callIfNow", Words.hour(call));
             return "rooms/chair/before";

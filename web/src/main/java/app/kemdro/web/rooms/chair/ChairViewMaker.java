@@ -1,5 +1,6 @@
 package app.kemdro.web.rooms.chair;
 
+import app.kemdro.core.hour.Wall;
 import app.kemdro.core.look.Brief.Room;
 import app.kemdro.core.method.Role;
 import app.kemdro.core.method.Trade;
@@ -23,7 +24,6 @@ import app.kemdro.web.rooms.chair.ChairView.Hands;
 import app.kemdro.web.rooms.chair.ChairView.Now;
 import app.kemdro.web.rooms.chair.ChairView.Upcoming;
 import java.time.LocalDateTime;
-import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -49,6 +49,8 @@ final class ChairViewMaker {
     private final List<LiveFilm> films;
 
     ChairViewMaker(RunNow standing, LocalDateTime now, Trade trade) {
+        // what is pushed to screens is made on threads that have opened no job
+        Wall.of(standing.plan().brief().call());
         this.trade = trade;
         this.standing = standing;
         this.plan = standing.plan().with(standing.schedule());
@@ -294,6 +296,6 @@ final class ChairViewMaker {
     }
 
     private static long millis(LocalDateTime at) {
-        return at.atZone(ZoneId.systemDefault()).toInstant().toEpochMilli();
+        return Wall.instant(at).toEpochMilli();
     }
 }

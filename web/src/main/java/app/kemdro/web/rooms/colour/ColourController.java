@@ -4,6 +4,7 @@ import app.kemdro.core.colour.Lab;
 import app.kemdro.core.colour.Paint;
 import app.kemdro.core.colour.Reflectance;
 import app.kemdro.core.colour.Srgb;
+import app.kemdro.core.hour.Wall;
 import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.material.MaterialRole;
 import app.kemdro.core.method.Trade;
@@ -282,7 +283,7 @@ class ColourController {
         model.addAttribute("turns", json.text(turns));
         model.addAttribute("minutes", Math.max(1, plan.schedule().ready() / 60));
         model.addAttribute("readyAt", Words.hour(plan.ready()));
-        model.addAttribute("chairIn", plan.chairIn().toString());
+        model.addAttribute("chairIn", Wall.instant(plan.chairIn()).toEpochMilli());
         model.addAttribute(
                 "shimmering", turns.values().stream().anyMatch(t -> t.stream().anyMatch(x -> !x.claimed())));
     }

@@ -1,5 +1,6 @@
 package app.kemdro.web.rooms.floor;
 
+import app.kemdro.core.hour.Wall;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.web.parts.json.Json;
 import app.kemdro.web.parts.live.Screens;
@@ -61,7 +62,7 @@ class Floor implements Follower {
     /** How it stands: the run that is on, or the last one of today, or the plan. */
     String now(long jobId) {
         Job job = jobs.get(jobId);
-        LocalDateTime now = LocalDateTime.now(clock);
+        LocalDateTime now = Wall.now(clock.instant());
         Optional<Run> run = runs.open(jobId)
                 .or(() -> runs.of(jobId).stream()
                         .filter(r -> r.callAt().equals(job.brief().call()) && !r.isRehearsal())

@@ -1,5 +1,6 @@
 package app.kemdro.web.rooms.floor;
 
+import app.kemdro.core.hour.Wall;
 import app.kemdro.core.method.Technique.Effect;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
@@ -8,7 +9,6 @@ import app.kemdro.core.schedule.Confidence;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.run.RunNow;
 import java.time.LocalDateTime;
-import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 
@@ -33,6 +33,7 @@ record FloorView(
         int steps) {
     static FloorView of(RunNow s, LocalDateTime now) {
         Plan plan = s.plan().with(s.schedule());
+        Wall.of(plan.brief().call());
         long done = s.state().steps().values().stream()
                 .filter(x -> x.status() == Status.DONE || x.status() == Status.SKIPPED)
                 .count();
@@ -62,7 +63,7 @@ record FloorView(
                 .filter(r -> r <= untilCall)
                 .count();
         return new FloorView(
-                now.atZone(ZoneId.systemDefault()).toInstant().toEpochMilli(),
+                Wall.instant(now).toEpochMilli(),
                 pace,
                 Words.ready(plan.ready()),
                 Words.hour(plan.brief().call()),

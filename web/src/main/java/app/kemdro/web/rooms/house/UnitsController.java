@@ -9,14 +9,17 @@ import app.kemdro.core.habit.Habit.Warmth;
 import app.kemdro.core.habit.Habit.Week;
 import app.kemdro.core.habit.Habit.Weight;
 import app.kemdro.core.habit.Money;
+import app.kemdro.core.hour.Wall;
 import app.kemdro.web.parts.typed.TakeBack;
 import app.kemdro.web.records.habit.Choice;
 import app.kemdro.web.records.habit.Habits;
+import app.kemdro.web.records.habit.HouseZone;
 import app.kemdro.web.rooms.Rooms;
 import java.security.Principal;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -52,9 +55,11 @@ class UnitsController {
             Map.entry(Paper.LETTER, "Letter"));
 
     private final Habits habits;
+    private final HouseZone zones;
 
-    UnitsController(Habits habits) {
+    UnitsController(Habits habits, HouseZone zones) {
         this.habits = habits;
+        this.zones = zones;
     }
 
     /**
@@ -72,7 +77,9 @@ class UnitsController {
         Habit house = habits.of(null).habit();
         model.addAttribute("mine", lines(habits.chosen(who.getName()), house));
         model.addAttribute("houses", lines(whole(house), null));
+        model.addAttribute("zones", zones.all());
         if (!model.containsAttribute("sign")) {
+            model.addAttribute("zone", Wall.zone().getId());
             model.addAttribute("sign", habits.money().sign());
             model.addAttribute(
                     "perEuro", Double.toString(habits.money().perEuro()).replaceFirst("\\.0$", ""));
@@ -97,15 +104,19 @@ class UnitsController {
             Choice choice,
             @RequestParam String sign,
             @RequestParam String perEuro,
+            @RequestParam Optional<String> zone,
             Model model,
             Authentication who,
             RedirectAttributes after) {
         try {
-            habits.chooseForHouse(choice, new Money(sign.strip(), number(perEuro)));
+            Money money = new Money(sign.strip(), number(perEuro));
+            zone.ifPresent(zones::choose);
+            habits.chooseForHouse(choice, money);
         } catch (IllegalArgumentException e) {
             model.addAttribute("wrong", e.getMessage());
             model.addAttribute("sign", sign);
             model.addAttribute("perEuro", perEuro);
+            model.addAttribute("zone", zone.orElse(Wall.zone().getId()));
             return units(model, who);
         }
         after.addFlashAttribute(Rooms.CHANGE, "Kept for everybody who has not chosen otherwise.");

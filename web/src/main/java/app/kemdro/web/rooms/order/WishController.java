@@ -1,5 +1,6 @@
 package app.kemdro.web.rooms.order;
 
+import app.kemdro.core.hour.Wall;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.Wish;
 import app.kemdro.core.plan.Plan;
@@ -124,7 +125,7 @@ class WishController {
         try {
             LocalDateTime at = call.toLocalDate().atTime(TypedHour.meant(hour));
             LocalDateTime before = at.isAfter(call) ? at.minusDays(1) : at;
-            return Optional.of((int) Duration.between(before, call).toMinutes());
+            return Optional.of((int) Duration.between(Wall.line(before), call).toMinutes());
         } catch (DateTimeParseException e) {
             return Optional.empty();
         }

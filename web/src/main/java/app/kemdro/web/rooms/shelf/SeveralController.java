@@ -15,6 +15,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -96,8 +97,8 @@ class SeveralController {
                 chosen,
                 j -> {
                     runs.refuseWhileRunning(j.id());
-                    if (!BriefCheck.isDay(j.brief().call().plus(by).toLocalDate())) {
-                        throw new NotPossible("no such day can be meant.");
+                    if (!BriefCheck.isDay(j.brief().call().plus(by).toLocalDate(), LocalDate.now(clock))) {
+                        throw new NotPossible("it would be called more than five years off.");
                     }
                     plans.change(
                             j,

@@ -1,5 +1,6 @@
 package app.kemdro.web.rooms.strike;
 
+import app.kemdro.core.hour.Wall;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.schedule.ScheduledTask;
@@ -261,7 +262,7 @@ class OffController {
 
     /** For a screen's own clock, which counts from what the server said last. */
     private static long millis(@org.jspecify.annotations.Nullable LocalDateTime at) {
-        return at == null ? 0 : at.toInstant(java.time.ZoneOffset.UTC).toEpochMilli();
+        return at == null ? 0 : Wall.instant(at).toEpochMilli();
     }
 
     @PostMapping("/jobs/{id}/strike/press")

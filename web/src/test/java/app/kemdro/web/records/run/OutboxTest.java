@@ -11,6 +11,8 @@ import app.kemdro.web.TestClock;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import java.time.Duration;
+import java.time.LocalDateTime;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.AfterEach;
@@ -152,7 +154,7 @@ class OutboxTest {
         database.update(
                 "insert into follow_up (run_id, press, follower, tries, due_at) values (?, 'note-00003', 'stumbling', 0, ?)",
                 run.id(),
-                runs.real().minusSeconds(1));
+                LocalDateTime.ofInstant(clock.instant(), ZoneOffset.UTC).minusSeconds(1));
         outbox.again();
         assertThat(stumbling.followed).containsExactly("note-00003");
         assertThat(open()).isZero();
