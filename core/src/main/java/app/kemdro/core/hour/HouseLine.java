@@ -62,9 +62,12 @@ public record HouseLine(ZoneId zone, ZoneOffset offset) {
     /** Now, as a job with this call reckons; what the wall says where the call is far off. */
     public static LocalDateTime now(ZoneId zone, LocalDateTime call, Instant now) {
         LocalDateTime wall = LocalDateTime.ofInstant(now, zone);
-        return Duration.between(wall, call).abs().compareTo(NEAR) > 0
-                ? wall
-                : of(zone, call).at(now);
+        return isNear(wall, call) ? of(zone, call).at(now) : wall;
+    }
+
+    /** Whether a time can be one of a job with this call. */
+    static boolean isNear(LocalDateTime time, LocalDateTime call) {
+        return Duration.between(time, call).abs().compareTo(NEAR) <= 0;
     }
 
     /** What is wrong with an hour that never comes, or comes twice, and what to say instead; empty where it comes once. */

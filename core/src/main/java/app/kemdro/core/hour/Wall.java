@@ -44,14 +44,12 @@ public final class Wall {
 
     /** What the wall says at a point of the job's line. */
     public static LocalDateTime at(LocalDateTime time) {
-        @Nullable Opened job = OPENED.get();
-        return job == null ? time : job.line().wall(time);
+        return near(time).map(line -> line.wall(time)).orElse(time);
     }
 
     /** The point of the job's line at which the wall says this. */
     public static LocalDateTime line(LocalDateTime wall) {
-        @Nullable Opened job = OPENED.get();
-        return job == null ? wall : job.line().line(wall);
+        return near(wall).map(line -> line.line(wall)).orElse(wall);
     }
 
     /** Now, as the job reckons; what the wall says where its call is far off, or no job was opened. */
@@ -62,18 +60,25 @@ public final class Wall {
 
     /** The instant of a point of the job's line. */
     public static Instant instant(LocalDateTime time) {
-        @Nullable Opened job = OPENED.get();
-        return job == null ? time.atZone(zone).toInstant() : job.line().instant(time);
+        return near(time)
+                .map(line -> line.instant(time))
+                .orElseGet(() -> time.atZone(zone).toInstant());
     }
 
     /** 07:41, as the wall says it. */
     public static String hour(LocalDateTime time) {
-        @Nullable Opened job = OPENED.get();
-        return job == null ? HOUR.format(time) : job.line().hour(time);
+        return near(time).map(line -> line.hour(time)).orElseGet(() -> HOUR.format(time));
     }
 
     /** The line of the job that was opened. */
     public static Optional<HouseLine> line() {
         return Optional.ofNullable(OPENED.get()).map(Opened::line);
+    }
+
+    /** The line of the job that was opened, where a time is of its night; what was long before or comes long after is the wall's. */
+    private static Optional<HouseLine> near(LocalDateTime time) {
+        return Optional.ofNullable(OPENED.get())
+                .filter(job -> HouseLine.isNear(time, job.call()))
+                .map(Opened::line);
     }
 }

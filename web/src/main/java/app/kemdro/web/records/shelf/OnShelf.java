@@ -1,5 +1,6 @@
 package app.kemdro.web.records.shelf;
 
+import app.kemdro.core.hour.Wall;
 import app.kemdro.web.parts.words.Words;
 import java.time.Duration;
 import java.time.LocalDateTime;
@@ -41,12 +42,17 @@ public record OnShelf(
 
     /** When to start at the latest, as an hour. */
     public String startsBy() {
-        return startBy == null ? "–" : Words.hour(startBy);
+        return startBy == null ? "–" : hour(startBy);
     }
 
     /** The call, as an hour. */
     public String calls() {
-        return Words.hour(call);
+        return hour(call);
+    }
+
+    private String hour(LocalDateTime time) {
+        Wall.of(call);
+        return Words.hour(time);
     }
 
     /** What its plan comes to. */
@@ -55,7 +61,7 @@ public record OnShelf(
             return "No plan yet.";
         }
         long inHand = Math.floorDiv(Duration.between(ready, call).getSeconds(), 60);
-        return "Chair-in stands at " + Words.hour(chairIn) + ": ready " + Words.ready(ready) + ", "
-                + Words.inHand(inHand) + ".";
+        return "Chair-in stands at " + hour(chairIn) + ": ready " + Words.ready(ready) + ", " + Words.inHand(inHand)
+                + ".";
     }
 }

@@ -128,10 +128,14 @@ public class Shelf implements WhenPlanned, DisposableBean {
         return towardsThePast(rows.before(place, PAGE + 1));
     }
 
-    /** Jobs before a place in whose name, production or performer's name all of these words stand, the latest first. */
-    public Page holding(String words, Place before) {
+    /**
+     * Jobs before a place in whose name or production all of these words stand, the latest first.
+     *
+     * @param names whether they may stand in the performer's name as well
+     */
+    public Page holding(String words, boolean names, Place before) {
         return towardsThePast(rows.holding(
-                Arrays.asList(words.strip().toLowerCase(Locale.ROOT).split("\\s+")), before, PAGE + 1));
+                Arrays.asList(words.strip().toLowerCase(Locale.ROOT).split("\\s+")), names, before, PAGE + 1));
     }
 
     private Page towardsThePast(List<At> found) {

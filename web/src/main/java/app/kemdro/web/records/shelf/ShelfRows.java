@@ -74,12 +74,18 @@ class ShelfRows {
         return at("", BEFORE + BACKWARDS, place, most).getResultList();
     }
 
-    /** Jobs before a place in whose name, production or performer's name all of these words stand, the latest first. */
-    List<At> holding(List<String> words, Place place, int most) {
+    /**
+     * Jobs before a place in whose name or production all of these words stand, the latest first.
+     *
+     * @param names whether they may stand in the performer's name as well
+     */
+    List<At> holding(List<String> words, boolean names, Place place, int most) {
         Containing held = new Containing(words);
         return held.given(at(
                         " join j.performer p",
-                        held.of("lower(concat(j.title, ' ', p.name, ' ', j.production))") + BEFORE + BACKWARDS,
+                        held.of("lower(concat(j.title, ' ', " + (names ? "p.name, ' ', " : "") + "j.production))")
+                                + BEFORE
+                                + BACKWARDS,
                         place,
                         most))
                 .getResultList();

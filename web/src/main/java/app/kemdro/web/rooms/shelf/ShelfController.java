@@ -3,6 +3,7 @@ package app.kemdro.web.rooms.shelf;
 import app.kemdro.web.parts.mishap.NotPossible;
 import app.kemdro.web.parts.typed.TypedDay;
 import app.kemdro.web.parts.words.Words;
+import app.kemdro.web.records.account.Accounts;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.jobfile.Again;
 import app.kemdro.web.records.plan.Plans;
@@ -103,7 +104,7 @@ class ShelfController {
         }
         Optional<Place> end = Place.of(before);
         boolean isToday = words.isEmpty() && start.isEmpty() && end.isEmpty();
-        Page page = isToday ? shelf.today() : page(words, start, end);
+        Page page = isToday ? shelf.today() : page(words, start, end, Accounts.isLead(who));
         model.addAttribute("jobs", byDay(page.jobs(), now, who));
         model.addAttribute("isToday", isToday);
         // all there is stands on one page: nothing has to be looked for
@@ -125,9 +126,9 @@ class ShelfController {
         return "rooms/shelf/shelf";
     }
 
-    private Page page(String words, Optional<Place> start, Optional<Place> end) {
+    private Page page(String words, Optional<Place> start, Optional<Place> end, boolean names) {
         if (!words.isEmpty()) {
-            return shelf.holding(words, end.orElse(Place.LAST));
+            return shelf.holding(words, names, end.orElse(Place.LAST));
         }
         return end.map(shelf::before).orElseGet(() -> shelf.from(start.orElseThrow()));
     }

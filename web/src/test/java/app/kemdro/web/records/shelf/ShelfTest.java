@@ -83,7 +83,7 @@ class ShelfTest {
     }
 
     private OnShelf standing(Job job) {
-        return shelf.holding(job.title(), Place.LAST).jobs().get(0);
+        return shelf.holding(job.title(), true, Place.LAST).jobs().get(0);
     }
 
     /** Not through what is kept: asked of the rooms as they stand. */
@@ -186,14 +186,14 @@ class ShelfTest {
         }
         assertThat(met).containsExactlyElementsOf(made);
         List<Long> back = new ArrayList<>();
-        page = shelf.holding("queue CASTING", Place.LAST);
+        page = shelf.holding("queue CASTING", true, Place.LAST);
         page.jobs().forEach(j -> back.add(j.id()));
         while (page.earlier().isPresent()) {
-            page = shelf.holding("queue casting", page.earlier().get());
+            page = shelf.holding("queue casting", true, page.earlier().get());
             page.jobs().forEach(j -> back.add(j.id()));
         }
         assertThat(back).containsExactlyInAnyOrderElementsOf(made).hasSize(30);
-        assertThat(shelf.holding("queue%", Place.LAST).jobs()).isEmpty();
+        assertThat(shelf.holding("queue%", true, Place.LAST).jobs()).isEmpty();
     }
 
     @Test

@@ -103,6 +103,23 @@ class ShelfRoomTest {
         }
     }
 
+    /** Whoever types a performer's name learns of no job by it, unless they may know who sits. */
+    @Test
+    void aPerformersNameFindsJobsForLeadsOnly() throws Exception {
+        String name = DemoJobs.called("Sprue", jobs).brief().performer().name().replaceFirst(" .*", "");
+        assertThat(lead.get("/shelf?find=" + name)).contains("Sprue");
+        for (String role : List.of("HANDS", "FLOOR")) {
+            assertThat(mvc.get()
+                            .uri("/shelf?find=" + name)
+                            .with(user("somebody").roles(role)))
+                    .bodyText()
+                    .doesNotContain("Sprue");
+            assertThat(mvc.get().uri("/shelf?find=sprue").with(user("somebody").roles(role)))
+                    .bodyText()
+                    .contains("Sprue");
+        }
+    }
+
     /** What cannot even be read stands on the shelf with words, and the others stay what they are. */
     @Test
     void aJobThatCannotBeReadNeverStopsAnother() throws Exception {
