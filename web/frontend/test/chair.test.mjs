@@ -151,7 +151,6 @@ beforeEach(() => {
   answers = [];
   globalThis.localStorage = { getItem: (k) => store.get(k) ?? null, setItem: (k, v) => store.set(k, v) };
   globalThis.document = { querySelector: () => ({ content: 'x' }) };
-  globalThis.location = { reload: () => heard.push(['reload']) };
   globalThis.fetch = async (path, { body } = {}) => {
     sent.push([path, body && JSON.parse(body)]);
     const next = answers.shift() ?? 200;
@@ -177,6 +176,7 @@ function line() {
     aside: hear('aside'),
     pedal: hear('pedal'),
     lost: hear('lost'),
+    signedOut: hear('signedOut'),
   });
 }
 
@@ -244,7 +244,19 @@ test('a refusal is said, not kept', async () => {
   assert.deepEqual(said, { wrong: 'no', ask: true });
 });
 
-test('a server that stumbles, or was started anew, keeps the press', async () => {
+test('a full disk keeps the press and says why', async () => {
+  const it = line();
+  answers = [507];
+  await it.send({ type: 'NOTE', text: 'a' });
+  assert.equal(it.kept.count, 1);
+  assert.equal(it.why, 'no', 'in the words of the server');
+  answers = [200];
+  await it.deliver();
+  assert.equal(it.kept.count, 0);
+  assert.equal(it.why, '');
+});
+
+test('a server that stumbles, or does not know who is there, keeps the press', async () => {
   const it = line();
   answers = [500];
   await it.send({ type: 'NOTE', text: 'a' });
@@ -253,7 +265,7 @@ test('a server that stumbles, or was started anew, keeps the press', async () =>
   await it.deliver();
   assert.equal(it.kept.count, 1);
   assert.ok(
-    heard.some(([what]) => what === 'reload'),
-    'a page that is not known any more is loaded anew',
+    heard.some(([what, pressed]) => what === 'signedOut' && pressed),
+    'whoever stands here is asked to sign in',
   );
 });

@@ -4,6 +4,7 @@ import static app.kemdro.web.RealBrowser.accessible;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.kemdro.web.records.account.DemoAccounts;
 import app.kemdro.web.records.job.Jobs;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
@@ -103,6 +104,37 @@ class ChairIT extends InBrowser {
         tablet.waitForSelector(".c-hand");
         assertThat(tablet.locator("[data-c=progress]")).containsText("1 of");
         assertThat(tablet.locator(".c-keys .done")).containsText("done");
+    }
+
+    /** The session has ended behind the page: whoever stands there signs in without leaving, and nothing pressed is lost. */
+    @Test
+    void whoeverIsSignedOutSignsInHereWithoutLeavingTheChair() {
+        Page[] two = twoScreens();
+        Page tablet = two[0];
+        tablet.evaluate("window.stillHere = true");
+        contexts.get(0).clearCookies();
+        tablet.keyboard().press("Space");
+        assertThat(tablet.locator("#door")).isVisible();
+        assertThat(tablet.locator("[data-c=lost]")).containsText("1 press is kept");
+        accessible(tablet, "chair signed out");
+        tablet.locator("#door [name=username]").fill("ines");
+        tablet.locator("#door [name=password]").fill("wrong-one");
+        tablet.locator("#door .go").click();
+        assertThat(tablet.locator("#door .wrong")).containsText("do not belong together");
+        tablet.locator("#door [name=password]").fill(DemoAccounts.PASSWORD);
+        tablet.locator("#door .go").click();
+        assertThat(tablet.locator("#door")).isHidden();
+        assertThat(tablet.locator("[data-c=lost]")).isHidden();
+        assertThat(tablet.locator(".c-keys .done")).containsText("done");
+        // what somebody else presses is heard again
+        assertThat(two[1].locator(".c-keys .done")).containsText("take control here");
+        two[1].keyboard().press("Space");
+        assertThat(two[1].locator(".c-keys .done")).containsText("done");
+        clock.pass(Duration.ofMinutes(1));
+        two[1].keyboard().press("Space");
+        assertThat(tablet.locator("[data-c=progress]")).containsText("1 of");
+        org.assertj.core.api.Assertions.assertThat(tablet.evaluate("window.stillHere"))
+                .isEqualTo(true);
     }
 
     @Test

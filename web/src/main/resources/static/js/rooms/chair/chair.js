@@ -1,4 +1,5 @@
 // The chair: one screen that knows what is wet. The server holds the truth; between its answers the clocks count here.
+import { Door } from './door.js';
 import { momentText } from '../../parts/clock.js';
 import { mountBeside } from '../../parts/beside.js';
 import { figureAt, turnToView } from '../../parts/figure.js';
@@ -54,8 +55,13 @@ class Chair {
         if (tread.hands === this.state.mine && this.state.hands().driver === this.state.device) this.actions.main().act?.();
       },
       lost: (is) => this.lost(is),
+      signedOut: (pressed) => this.door.open(pressed),
     });
     this.actions = new Actions(this.state, this.line, this);
+    this.door = new Door(document.querySelector('#door'), () => {
+      this.line.listen();
+      this.line.refresh();
+    });
     this.signals = new Signals();
     this.helps = { levers: [], together: null };
     this.wantLevers();

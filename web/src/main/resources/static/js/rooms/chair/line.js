@@ -8,7 +8,7 @@ const EVENT_FORM = 2;
 export class Line {
   /**
    * @param base the address of the run's chair
-   * @param on what is done when something comes: answer(said), refused(press, said), kept(press), aside(why), pedal(tread), lost(is)
+   * @param on what is done when something comes: answer(said), refused(press, said), kept(press), aside(why), pedal(tread), lost(is), signedOut(pressed)
    */
   constructor(base, on) {
     this.base = base;
@@ -19,7 +19,9 @@ export class Line {
 
   /** Hears what other screens report; where the line drops it is taken up again by itself. */
   listen() {
+    this.heard?.close();
     const line = new EventSource(`${this.base}/stream`);
+    this.heard = line;
     line.addEventListener('now', (e) => {
       this.on.lost(false);
       this.on.answer(JSON.parse(e.data));
@@ -28,7 +30,11 @@ export class Line {
     line.onopen = () => {
       if (this.kept.count) this.deliver();
     };
-    line.onerror = () => this.on.lost(true);
+    line.onerror = () => {
+      this.on.lost(true);
+      // it is not taken up again by itself where it was refused
+      if (line.readyState === EventSource.CLOSED) this.refresh();
+    };
   }
 
   send(report) {
@@ -88,8 +94,8 @@ export class Line {
     const header = document.querySelector('meta[name="csrf-header"]').content;
     const token = document.querySelector('meta[name="csrf-token"]').content;
     const answer = await fetch(`${this.base}/${path}`, { method: 'POST', body, headers: { ...(type ? { 'Content-Type': type } : {}), [header]: token } });
-    // a server that was started anew does not know this page any more; the page is loaded anew and what was kept delivered then
-    if (answer.status === 403 || answer.redirected) location.reload();
+    // the session has ended: whoever stands here signs in again, and what was kept is delivered then
+    if (answer.status === 403 || answer.redirected) this.on.signedOut(true);
     // no room on the server's disk: it says so itself
     this.why = answer.status === 507 ? (await answer.json()).wrong : '';
     if (answer.status >= 500 || answer.status === 403 || answer.redirected) throw new Error(String(answer.status));
@@ -104,6 +110,7 @@ export class Line {
     }
     try {
       const answer = await fetch(`${this.base}/state`);
+      if (answer.status === 403 || answer.redirected) this.on.signedOut(false);
       if (!answer.ok || answer.redirected) throw new Error(String(answer.status));
       const { view } = await answer.json();
       this.on.lost(false);
