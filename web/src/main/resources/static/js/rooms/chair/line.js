@@ -95,10 +95,11 @@ export class Line {
     const token = document.querySelector('meta[name="csrf-token"]').content;
     const answer = await fetch(`${this.base}/${path}`, { method: 'POST', body, headers: { ...(type ? { 'Content-Type': type } : {}), [header]: token } });
     // the session has ended: whoever stands here signs in again, and what was kept is delivered then
-    if (answer.status === 403 || answer.redirected) this.on.signedOut(true);
+    const out = answer.status === 403 || answer.redirected;
+    if (out) this.on.signedOut(true);
     // no room on the server's disk: it says so itself
-    this.why = answer.status === 507 ? (await answer.json()).wrong : '';
-    if (answer.status >= 500 || answer.status === 403 || answer.redirected) throw new Error(String(answer.status));
+    this.why = out ? 'You are signed out.' : answer.status === 507 ? (await answer.json()).wrong : '';
+    if (answer.status >= 500 || out) throw new Error(String(answer.status));
     return answer;
   }
 
