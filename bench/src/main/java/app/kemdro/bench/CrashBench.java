@@ -4,11 +4,16 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 
-/** Presses until the server is gone, writing down what was acknowledged; or checks that all of it is still there. */
+/** Presses in four chairs at once until the server is gone, writing down what was acknowledged; or checks that all of it is still there. */
 public final class CrashBench {
+    private static final int CHAIRS = 4;
+
     private CrashBench() {}
 
     /** Takes the address of a running demo, the file of what was acknowledged, and perhaps the word check. */
@@ -23,30 +28,61 @@ public final class CrashBench {
     }
 
     private static void press(Visitor hands, Path file) throws IOException, InterruptedException {
-        hands.post("/jobs/3/chair/begin", "application/x-www-form-urlencoded", "");
+        List<Thread> chairs = new ArrayList<>();
+        for (long job : jobs(hands, file)) {
+            hands.post("/jobs/" + job + "/chair/begin", "application/x-www-form-urlencoded", "");
+            Thread chair = new Thread(() -> press(hands, job, file));
+            chair.start();
+            chairs.add(chair);
+        }
+        for (Thread chair : chairs) {
+            chair.join();
+        }
+    }
+
+    private static void press(Visitor hands, long job, Path file) {
         try {
             while (true) {
                 String id = UUID.randomUUID().toString();
                 String body = "{\"id\":\"%s\",\"type\":\"NOTE\",\"hands\":\"Pell\",\"text\":\"press\"}".formatted(id);
-                var answer = hands.post("/jobs/3/chair/events", "application/json", body);
+                var answer = hands.post("/jobs/" + job + "/chair/events", "application/json", body);
                 if (answer.statusCode() == 200) {
-                    Files.writeString(file, id + "\n", StandardOpenOption.CREATE, StandardOpenOption.APPEND);
+                    Files.writeString(
+                            file, id + " " + job + "\n", StandardOpenOption.CREATE, StandardOpenOption.APPEND);
                 }
             }
-        } catch (IOException gone) {
+        } catch (IOException | InterruptedException gone) {
             // the server was killed, as it should be
         }
     }
 
+    /** The chairs, made the first time and known again by a file beside. */
+    private static List<Long> jobs(Visitor hands, Path file) throws IOException, InterruptedException {
+        Path known = file.resolveSibling(file.getFileName() + ".jobs");
+        if (!Files.exists(known)) {
+            List<String> made = LiveBench.jobs(hands).stream()
+                    .limit(CHAIRS)
+                    .map(String::valueOf)
+                    .toList();
+            Files.write(known, made);
+        }
+        return Files.readAllLines(known).stream().map(Long::valueOf).toList();
+    }
+
     private static void check(Visitor hands, Path file) throws IOException, InterruptedException {
-        String kept = hands.get("/jobs/3/export.json");
+        Map<String, String> kept = new HashMap<>();
+        boolean goesOn = true;
+        for (long job : jobs(hands, file)) {
+            kept.put(Long.toString(job), hands.get("/jobs/" + job + "/export.json"));
+            goesOn &= hands.get("/jobs/" + job + "/chair/state").contains("\"ended\":false");
+        }
         List<String> acknowledged = Files.exists(file) ? Files.readAllLines(file) : List.of();
-        List<String> lost =
-                acknowledged.stream().filter(id -> !kept.contains(id)).toList();
-        boolean goesOn = hands.get("/jobs/3/chair/state").contains("\"ended\":false");
+        List<String> lost = acknowledged.stream()
+                .filter(line -> !kept.get(line.split(" ")[1]).contains(line.split(" ")[0]))
+                .toList();
         System.out.printf(
-                "%d acknowledged so far, %d lost, the run %s%n",
-                acknowledged.size(), lost.size(), goesOn ? "goes on" : "IS GONE");
+                "%d acknowledged so far, %d lost, the runs %s%n",
+                acknowledged.size(), lost.size(), goesOn ? "go on" : "ARE GONE");
         if (!lost.isEmpty() || !goesOn) {
             System.exit(1);
         }

@@ -1,6 +1,7 @@
 package app.kemdro.bench;
 
 import java.io.IOException;
+import java.net.Socket;
 import java.net.http.HttpResponse;
 import java.util.ArrayList;
 import java.util.List;
@@ -15,10 +16,11 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** Ten chairs that are pressed and two hundred boards that listen, on a running demo on the same machine. */
+/** Ten chairs that are pressed, 290 boards that listen and ten screens that have fallen asleep, on a running demo on the same machine. */
 public final class LiveBench {
     private static final int CHAIRS = 10;
-    private static final int WATCHERS = 200;
+    private static final int WATCHERS = 290;
+    private static final int ASLEEP = 10;
     private static final int PRESSES = 30;
     private static final int PAUSE_MS = 3000;
     private static final Pattern NOTE = Pattern.compile("mark-([0-9a-f-]{36})");
@@ -39,6 +41,10 @@ public final class LiveBench {
         for (long job : jobs) {
             lead.post("/jobs/" + job + "/chair/begin", "application/x-www-form-urlencoded", "");
             all.add(background(() -> lead.listen("/jobs/" + job + "/chair/stream", l -> heard(l, pressed, seen))));
+        }
+        List<Socket> asleep = new ArrayList<>();
+        for (int k = 0; k < ASLEEP; k++) {
+            asleep.add(lead.asleep("/jobs/" + jobs.get(k % CHAIRS) + "/chair/stream"));
         }
         String board = board(lead, jobs);
         CountDownLatch listening = new CountDownLatch(WATCHERS);
@@ -70,6 +76,7 @@ public final class LiveBench {
         print("press to another screen", seen);
         System.out.printf(
                 "%d presses, %d answers of boards, %d errors%n", CHAIRS * PRESSES, boards.get(), errors.get());
+        System.out.printf("%d screens asleep all the time%n", asleep.size());
         System.exit(0);
     }
 

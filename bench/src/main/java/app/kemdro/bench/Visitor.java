@@ -4,6 +4,8 @@ import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.net.CookieManager;
+import java.net.InetSocketAddress;
+import java.net.Socket;
 import java.net.URI;
 import java.net.URLEncoder;
 import java.net.http.HttpClient;
@@ -15,6 +17,7 @@ import java.time.Duration;
 import java.util.function.Consumer;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /** Somebody who uses a running demo over HTTP, signed in or not. */
 final class Visitor {
@@ -24,9 +27,10 @@ final class Visitor {
             "\"name\":\"Ines\".*?\"running\":(null|\\{\"step\":\"([^\"]+)\").*?\"upcoming\":(null|\\{\"step\":\"([^\"]+)\")");
 
     private final String base;
+    private final CookieManager cookies = new CookieManager();
     private final HttpClient http = HttpClient.newBuilder()
             .version(HttpClient.Version.HTTP_1_1)
-            .cookieHandler(new CookieManager())
+            .cookieHandler(cookies)
             .build();
     private String token = "";
 
@@ -95,6 +99,22 @@ final class Visitor {
                 "application/json",
                 "{\"id\":\"%s\",\"version\":2,\"device\":\"bench\",\"type\":\"%s\",\"hands\":\"Ines\",\"step\":\"%s\",\"text\":\"press\",\"sure\":true}"
                         .formatted(id, press.type(), press.step()));
+    }
+
+    /** Asks for a stream of events and never reads of it, as a tablet does that has fallen asleep. */
+    Socket asleep(String path) throws IOException {
+        URI at = URI.create(base + path);
+        Socket socket = new Socket();
+        socket.setReceiveBufferSize(2048);
+        socket.connect(new InetSocketAddress(at.getHost(), at.getPort()));
+        String cookies = this.cookies.getCookieStore().getCookies().stream()
+                .map(c -> c.getName() + "=" + c.getValue())
+                .collect(Collectors.joining("; "));
+        socket.getOutputStream()
+                .write(("GET " + path + " HTTP/1.1\r\nHost: " + at.getAuthority()
+                                + "\r\nAccept: text/event-stream\r\nCookie: " + cookies + "\r\n\r\n")
+                        .getBytes(StandardCharsets.US_ASCII));
+        return socket;
     }
 
     /** Listens to a stream of events until it ends; each line is handed on. */
