@@ -34,11 +34,11 @@ public final class PictureFile {
     private PictureFile() {}
 
     /**
-     * The picture as JPEG.
+     * The picture as JPEG. One at a time is unfolded, since each may take up to 160 MB of memory meanwhile.
      *
      * @throws NotPossible where it is no picture, cannot be read, or is too large to be opened
      */
-    public static byte[] kept(byte[] sent) {
+    public static synchronized byte[] kept(byte[] sent) {
         try (ImageInputStream stream = ImageIO.createImageInputStream(new ByteArrayInputStream(sent))) {
             Iterator<ImageReader> readers = ImageIO.getImageReaders(stream);
             ImageReader reader = readers.hasNext() ? readers.next() : null;

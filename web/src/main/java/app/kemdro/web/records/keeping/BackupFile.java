@@ -13,6 +13,11 @@ import java.util.stream.Stream;
 
 /** A house as one file, in the database's own script, packed. */
 final class BackupFile {
+    /** How files begin that are being written. */
+    static final String MAKING = ".making";
+
+    private static final String READING = ".reading";
+
     private static final String USER = "kemdro";
 
     /** A file up to this size is read into memory, a larger one into a folder beside it, bytes. */
@@ -52,11 +57,25 @@ final class BackupFile {
         if (Files.size(file) <= IN_MEMORY) {
             return read(file, "jdbc:h2:mem:" + UUID.randomUUID());
         }
-        Path beside = Files.createTempDirectory(file.toAbsolutePath().getParent(), ".reading");
+        Path beside = Files.createTempDirectory(file.toAbsolutePath().getParent(), READING);
         try {
             return read(file, "jdbc:h2:file:" + beside.resolve("kemdro"));
         } finally {
             remove(beside);
+        }
+    }
+
+    /** Takes away what was left half done when Kemdro was killed. */
+    static void sweep(Path folder) throws IOException {
+        try (Stream<Path> files = Files.list(folder)) {
+            for (Path left : files.toList()) {
+                String name = left.getFileName().toString();
+                if (name.startsWith(MAKING)) {
+                    Files.deleteIfExists(left);
+                } else if (name.startsWith(READING)) {
+                    remove(left);
+                }
+            }
         }
     }
 

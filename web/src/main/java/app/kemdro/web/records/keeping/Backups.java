@@ -109,7 +109,8 @@ public class Backups {
 
     private Made made(Why why) throws IOException, SQLException {
         Files.createDirectories(folder);
-        Path part = Files.createTempFile(folder, ".making", ".part");
+        BackupFile.sweep(folder);
+        Path part = Files.createTempFile(folder, BackupFile.MAKING, ".part");
         try {
             Instant at = clock.instant();
             Contents before;

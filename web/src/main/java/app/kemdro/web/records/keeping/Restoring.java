@@ -45,7 +45,7 @@ public final class Restoring {
             throw new Damaged(home + " holds no data to back up.");
         }
         try (Connection house = DriverManager.getConnection(url(home) + ";IFEXISTS=TRUE", "kemdro", "")) {
-            Path part = Files.createTempFile(file.toAbsolutePath().getParent(), ".making", ".part");
+            Path part = Files.createTempFile(file.toAbsolutePath().getParent(), BackupFile.MAKING, ".part");
             try {
                 BackupFile.write(house, part);
                 Contents there = Contents.of(house);

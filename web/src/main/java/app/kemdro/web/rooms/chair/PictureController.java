@@ -115,8 +115,8 @@ class PictureController {
         return pictures.find(job, id)
                 .map(p -> ResponseEntity.ok()
                         .contentType(MediaType.parseMediaType(p.kind()))
-                        .cacheControl(CacheControl.maxAge(java.time.Duration.ofDays(1))
-                                .cachePrivate())
+                        // not kept past signing out
+                        .cacheControl(CacheControl.noStore())
                         .body(p.image()))
                 .orElseGet(() -> ResponseEntity.notFound().build());
     }

@@ -17,7 +17,6 @@ import app.kemdro.web.records.run.RunPictures;
 import app.kemdro.web.records.run.Runs;
 import app.kemdro.web.rooms.Rooms;
 import java.io.IOException;
-import java.time.Duration;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -121,7 +120,8 @@ class PicturesController {
                 .shown(job, id)
                 .map(image -> ResponseEntity.ok()
                         .contentType(MediaType.IMAGE_JPEG)
-                        .cacheControl(CacheControl.maxAge(Duration.ofDays(1)).cachePrivate())
+                        // not kept past signing out
+                        .cacheControl(CacheControl.noStore())
                         .body(image))
                 .orElseGet(() -> ResponseEntity.notFound().build());
     }

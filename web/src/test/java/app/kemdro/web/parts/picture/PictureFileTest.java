@@ -9,10 +9,13 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.SplittableRandom;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 
 class PictureFileTest {
     private static BufferedImage kept(byte[] sent) throws IOException {
@@ -52,6 +55,26 @@ class PictureFileTest {
         assertThatThrownBy(() -> PictureFile.kept(bomb))
                 .isInstanceOf(NotPossible.class)
                 .hasMessageContaining("900 million pixels");
+    }
+
+    /** Six at once, 12 million pixels each, in a memory that does not hold three of them unfolded: one after another is taken in. */
+    @Test
+    void picturesSentAtOnceAreUnfoldedOneAtATime(@TempDir Path folder) throws Exception {
+        Path sent = folder.resolve("sent.png");
+        ImageIO.write(new BufferedImage(4000, 3000, BufferedImage.TYPE_3BYTE_BGR), "png", sent.toFile());
+        Path said = folder.resolve("said");
+        Process taking = new ProcessBuilder(
+                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                        "-Xmx200m",
+                        "-cp",
+                        System.getProperty("java.class.path"),
+                        ManyPictures.class.getName(),
+                        sent.toString())
+                .redirectErrorStream(true)
+                .redirectOutput(said.toFile())
+                .start();
+        assertThat(taking.waitFor()).isZero();
+        assertThat(Files.readAllLines(said)).hasSize(6).containsOnly("kept true");
     }
 
     @Test

@@ -2,9 +2,18 @@ package app.kemdro.web.rooms.door;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.kemdro.core.look.Brief.Skill;
+import app.kemdro.core.run.RunEvent;
+import app.kemdro.core.run.Stamp;
+import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
 import app.kemdro.web.records.account.Account;
 import app.kemdro.web.records.account.Accounts;
+import app.kemdro.web.records.job.Jobs;
+import app.kemdro.web.records.run.Reports;
+import app.kemdro.web.records.run.Run;
+import app.kemdro.web.records.run.Runs;
+import app.kemdro.web.records.run.Seats;
 import java.io.InputStream;
 import java.net.CookieManager;
 import java.net.HttpCookie;
@@ -40,6 +49,18 @@ class GuardTest {
 
     @Autowired
     private JdbcTemplate database;
+
+    @Autowired
+    private Jobs jobs;
+
+    @Autowired
+    private Seats seats;
+
+    @Autowired
+    private Runs runs;
+
+    @Autowired
+    private Reports reports;
 
     private String name = "";
     private Visitor lead = new Visitor();
@@ -135,6 +156,36 @@ class GuardTest {
         assertThat(lead.get("/people/record").body()).contains("took the account of " + name + " away");
         assertThat(database.queryForObject("select count(*) from habit where account = ?", Integer.class, name))
                 .isZero();
+    }
+
+    /** Who joins the run that is on sees the job and hears its chair; who leaves it no longer does, what was open included. */
+    @Test
+    void joiningLetsHandsInAndLeavingTakesItAway() throws Exception {
+        String hands = "h" + UUID.randomUUID().toString().substring(0, 12);
+        accounts.add(hands, "Hands " + hands, WORDS, Account.Role.HANDS);
+        long job = DemoJobs.ofInesOnly("joined by " + hands, jobs).id();
+        Run run = seats.begin(job, "ines");
+        Visitor somebody = new Visitor();
+        somebody.signIn(hands, WORDS);
+        List<String> pages = List.of("/chair", "/chair/state", "/chair/stream", "/order", "/export.json");
+        for (String page : pages) {
+            assertThat(somebody.get("/jobs/" + job + page).statusCode())
+                    .as("before, " + page)
+                    .isEqualTo(403);
+        }
+        Stamp joins = new Stamp("join-" + hands, runs.now(run), "Hands " + hands);
+        reports.take(job, new RunEvent.Join(joins, Skill.ASSISTANT), "ines");
+        assertThat(somebody.get("/jobs/" + job + "/chair").statusCode()).isEqualTo(200);
+        CompletableFuture<Void> stream = somebody.listen("/jobs/" + job + "/chair/stream");
+        Stamp leaves = new Stamp("leave-" + hands, runs.now(run), "Hands " + hands);
+        reports.take(job, new RunEvent.Leave(leaves), "ines");
+        stream.get(2, TimeUnit.MINUTES);
+        for (String page : pages) {
+            assertThat(somebody.get("/jobs/" + job + page).statusCode())
+                    .as("after, " + page)
+                    .isEqualTo(403);
+        }
+        reports.end(runs.open(job).orElseThrow(), "end-" + hands, "ines");
     }
 
     @Test

@@ -146,6 +146,10 @@ class BackupTest {
         Path before = backups.folder().resolve("kemdro-20250101T020000Z-before.backup");
         Files.createDirectories(backups.folder());
         Files.writeString(before, "of long ago");
+        // as a server that was killed in the middle of it has left them
+        Files.writeString(backups.folder().resolve(".making123.part"), "half of a");
+        Files.createDirectories(backups.folder().resolve(".reading456"));
+        Files.writeString(backups.folder().resolve(".reading456").resolve("kemdro.mv.db"), "half");
         assertThat(lead.post("/house/keeping/most", "most", "2")).containsKey("change");
         for (int k = 0; k < 4; k++) {
             clock.pass(Duration.ofMinutes(1));
