@@ -155,6 +155,11 @@ class BackupTest {
             clock.pass(Duration.ofMinutes(1));
             backups.make(Why.NIGHT);
         }
+        try (var files = Files.list(backups.folder())) {
+            assertThat(files)
+                    .as("nothing half done")
+                    .noneMatch(f -> f.getFileName().toString().startsWith("."));
+        }
         assertThat(backups.kept())
                 .hasSize(3)
                 .last()
