@@ -115,6 +115,11 @@ class ClockChangeTest {
                 .isNotEqualTo(usual.get("chairIn").asText());
     }
 
+    private JsonNode view(long job) throws Exception {
+        return json.readTree(new AsLead(mvc).get("/jobs/" + job + "/chair/state"))
+                .get("view");
+    }
+
     @Test
     void aRunAcrossItCountsRealMinutes() throws Exception {
         ZoneId berlin = ZoneId.of("Europe/Berlin");
@@ -126,9 +131,14 @@ class ClockChangeTest {
         assertThat(chairIn).as("before the clocks change").isBefore(Instant.parse("2027-03-28T01:00:00Z"));
         clock.set(LocalDateTime.ofInstant(chairIn, berlin));
         seats.begin(id, "ines");
-        clock.pass(Duration.ofMinutes(minutes - 30));
-        JsonNode view = json.readTree(new AsLead(mvc).get("/jobs/" + id + "/chair/state"))
-                .get("view");
+        clock.pass(Duration.ofMinutes(10));
+        assertThat(clock.instant()).as("still before").isBefore(Instant.parse("2027-03-28T01:00:00Z"));
+        JsonNode early = view(id);
+        assertThat(early.get("now").asLong()).isEqualTo(clock.instant().toEpochMilli());
+        assertThat(early.get("call").asLong() - early.get("now").asLong())
+                .isEqualTo(Duration.ofMinutes(minutes - 10).toMillis());
+        clock.pass(Duration.ofMinutes(minutes - 40));
+        JsonNode view = view(id);
         assertThat(view.get("now").asLong()).isEqualTo(clock.instant().toEpochMilli());
         assertThat(view.get("call").asLong())
                 .isEqualTo(call.atZone(berlin).toInstant().toEpochMilli());
