@@ -35,6 +35,7 @@ fi
 if [ "${1:-}" = crash ]; then
   start --fresh
   stop() { pkill -9 -P "$server" 2>/dev/null || true; kill -9 "$server" 2>/dev/null || true; wait "$server" 2>/dev/null || true; }
+  java -cp "$classes" app.kemdro.bench.CrashBench "http://127.0.0.1:$port" "$home/acknowledged" make
   for ((k = 1; k <= ${KEMDRO_KILLS:-100}; k++)); do
     java -cp "$classes" app.kemdro.bench.CrashBench "http://127.0.0.1:$port" "$home/acknowledged" &
     presses=$!
