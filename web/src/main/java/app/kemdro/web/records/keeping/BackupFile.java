@@ -3,6 +3,7 @@ package app.kemdro.web.records.keeping;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.sql.Connection;
 import java.sql.DriverManager;
@@ -13,8 +14,7 @@ import java.util.stream.Stream;
 
 /** A house as one file, in the database's own script, packed. */
 final class BackupFile {
-    /** How files begin that are being written. */
-    static final String MAKING = ".making";
+    private static final String MAKING = ".making";
 
     private static final String READING = ".reading";
 
@@ -25,8 +25,38 @@ final class BackupFile {
 
     private BackupFile() {}
 
-    /** Writes a house as it is at this moment; what is reported meanwhile is in the next one. */
-    static void write(Connection house, Path file) throws SQLException, IOException {
+    /** A house that can be opened. */
+    interface House {
+        Connection open() throws SQLException;
+    }
+
+    /**
+     * Writes a house as it is at this moment, reads that back and counts; only then it gets its name. What is reported meanwhile is
+     * in the next one.
+     *
+     * @return what was read back
+     * @throws Damaged where it did not come back whole; there is no such file then
+     */
+    static Contents make(House house, Path file) throws IOException, SQLException {
+        Path part = Files.createTempFile(file.toAbsolutePath().getParent(), MAKING, ".part");
+        try {
+            Contents before;
+            Contents after;
+            try (Connection open = house.open()) {
+                before = Contents.of(open);
+                write(open, part);
+                after = Contents.of(open);
+            }
+            Contents back = tried(part);
+            back.between(before, after);
+            Files.move(part, file, StandardCopyOption.REPLACE_EXISTING);
+            return back;
+        } finally {
+            Files.deleteIfExists(part);
+        }
+    }
+
+    private static void write(Connection house, Path file) throws SQLException, IOException {
         run(house, "script to '" + quoted(file) + "' compression zip");
         if (Files.getFileStore(file).supportsFileAttributeView("posix")) {
             Files.setPosixFilePermissions(file, PosixFilePermissions.fromString("rw-------"));

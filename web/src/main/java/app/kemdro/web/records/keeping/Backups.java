@@ -6,11 +6,8 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
-import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.Clock;
-import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -110,24 +107,10 @@ public class Backups {
     private Made made(Why why) throws IOException, SQLException {
         Files.createDirectories(folder);
         BackupFile.sweep(folder);
-        Path part = Files.createTempFile(folder, BackupFile.MAKING, ".part");
-        try {
-            Instant at = clock.instant();
-            Contents before;
-            Contents after;
-            try (Connection connection = house.getConnection()) {
-                before = Contents.of(connection);
-                BackupFile.write(connection, part);
-                after = Contents.of(connection);
-            }
-            Contents back = BackupFile.tried(part);
-            back.between(before, after);
-            Path file = Files.move(part, folder.resolve(Backup.name(at, why)), StandardCopyOption.REPLACE_EXISTING);
-            thin();
-            return new Made(Backup.of(file).orElseThrow(), back.says());
-        } finally {
-            Files.deleteIfExists(part);
-        }
+        Path file = folder.resolve(Backup.name(clock.instant(), why));
+        Contents back = BackupFile.make(house::getConnection, file);
+        thin();
+        return new Made(Backup.of(file).orElseThrow(), back.says());
     }
 
     /** The oldest go; what stood before a newer Kemdro came is not counted, and stays until somebody removes it. */

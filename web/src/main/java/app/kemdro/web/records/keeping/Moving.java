@@ -4,7 +4,6 @@ import app.kemdro.web.records.keeping.Backup.Why;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.Instant;
 import javax.sql.DataSource;
@@ -69,11 +68,9 @@ public class Moving implements FlywayMigrationStrategy {
         try {
             Files.createDirectories(folder);
             Path file = folder.resolve(Backup.name(Instant.now(), Why.BEFORE));
-            try (Connection connection = house.getConnection()) {
-                BackupFile.write(connection, file);
-            }
+            BackupFile.make(house::getConnection, file);
             return file;
-        } catch (IOException | SQLException e) {
+        } catch (IOException | SQLException | Damaged e) {
             throw new IllegalStateException("No backup could be made before the data is changed, in " + folder, e);
         }
     }

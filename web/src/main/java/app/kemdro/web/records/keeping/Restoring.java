@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
-import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 
@@ -44,18 +43,10 @@ public final class Restoring {
         if (!Files.exists(home.resolve(DATA))) {
             throw new Damaged(home + " holds no data to back up.");
         }
-        try (Connection house = DriverManager.getConnection(url(home) + ";IFEXISTS=TRUE", "kemdro", "")) {
-            Path part = Files.createTempFile(file.toAbsolutePath().getParent(), BackupFile.MAKING, ".part");
-            try {
-                BackupFile.write(house, part);
-                Contents there = Contents.of(house);
-                Contents back = BackupFile.tried(part);
-                back.between(there, there);
-                Files.move(part, file, StandardCopyOption.REPLACE_EXISTING);
-                return "Kept in " + file + " and read back: " + back.says() + ".";
-            } finally {
-                Files.deleteIfExists(part);
-            }
+        try {
+            Contents back = BackupFile.make(
+                    () -> DriverManager.getConnection(url(home) + ";IFEXISTS=TRUE", "kemdro", ""), file);
+            return "Kept in " + file + " and read back: " + back.says() + ".";
         } catch (SQLException e) {
             throw new Damaged(
                     e.getErrorCode() == IN_USE
