@@ -62,10 +62,8 @@ public final class CrashBench {
     private static List<Long> jobs(Visitor hands, Path file) throws IOException, InterruptedException {
         Path known = file.resolveSibling(file.getFileName() + ".jobs");
         if (!Files.exists(known)) {
-            List<String> made = LiveBench.jobs(hands).stream()
-                    .limit(CHAIRS)
-                    .map(String::valueOf)
-                    .toList();
+            List<String> made =
+                    LiveBench.jobs(hands, CHAIRS).stream().map(String::valueOf).toList();
             Files.write(known, made);
         }
         return Files.readAllLines(known).stream().map(Long::valueOf).toList();

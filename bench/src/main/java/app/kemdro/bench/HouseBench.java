@@ -55,7 +55,7 @@ public final class HouseBench {
         time("book of one performer's day, first time", k -> "/jobs/" + held.get(k) + "/book");
         time("book of one performer's day, again", k -> "/jobs/" + held.get(0) + "/book");
         time("people", k -> "/people");
-        press(LiveBench.jobs(lead));
+        press(LiveBench.jobs(lead, LiveBench.CHAIRS));
     }
 
     /** Jobs by the number in their name, from one on, with so many between them. */

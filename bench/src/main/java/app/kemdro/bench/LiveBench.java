@@ -18,7 +18,7 @@ import java.util.regex.Pattern;
 
 /** Ten chairs that are pressed, 290 boards that listen and ten screens that have fallen asleep, on a running demo on the same machine. */
 public final class LiveBench {
-    private static final int CHAIRS = 10;
+    static final int CHAIRS = 10;
     private static final int WATCHERS = 290;
     private static final int ASLEEP = 10;
     private static final int PRESSES = 30;
@@ -31,7 +31,7 @@ public final class LiveBench {
     public static void main(String[] arguments) throws Exception {
         String base = arguments[0];
         Visitor lead = new Visitor(base).signIn();
-        List<Long> jobs = jobs(lead);
+        List<Long> jobs = jobs(lead, CHAIRS);
         Map<String, Long> pressed = new ConcurrentHashMap<>();
         ConcurrentLinkedQueue<Double> answers = new ConcurrentLinkedQueue<>();
         ConcurrentLinkedQueue<Double> seen = new ConcurrentLinkedQueue<>();
@@ -81,9 +81,9 @@ public final class LiveBench {
     }
 
     /** Copies of the bell-founder. */
-    static List<Long> jobs(Visitor lead) throws IOException, InterruptedException {
+    static List<Long> jobs(Visitor lead, int count) throws IOException, InterruptedException {
         List<Long> jobs = new ArrayList<>();
-        for (int k = 0; k < CHAIRS; k++) {
+        for (int k = 0; k < count; k++) {
             HttpResponse<String> made = lead.post("/jobs/2/again", "application/x-www-form-urlencoded", "");
             Matcher id = Pattern.compile("/jobs/(\\d+)/")
                     .matcher(made.headers().firstValue("Location").orElse(""));

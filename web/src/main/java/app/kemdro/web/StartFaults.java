@@ -11,9 +11,6 @@ import org.springframework.boot.web.server.PortInUseException;
 
 /** Knows what usually keeps Kemdro from starting. */
 class StartFaults implements FailureAnalyzer {
-    /** The database's own number for one that is open elsewhere. */
-    private static final int IN_USE = 90020;
-
     /** The database's own number for a file it cannot make sense of. */
     private static final int DAMAGED = 90030;
 
@@ -35,7 +32,7 @@ class StartFaults implements FailureAnalyzer {
             if (t instanceof Moving.Newer newer) {
                 return why(failed, String.valueOf(newer.getMessage()), "");
             }
-            if (t instanceof SQLException sql && sql.getErrorCode() == IN_USE) {
+            if (t instanceof SQLException sql && DiskTrouble.isInUse(sql)) {
                 return why(
                         failed,
                         "Another Kemdro is using this data;",

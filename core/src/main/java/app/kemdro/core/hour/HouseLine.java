@@ -24,7 +24,7 @@ public record HouseLine(ZoneId zone, ZoneOffset offset) {
 
     private static final DateTimeFormatter NAMED = DateTimeFormatter.ofPattern("HH:mm zzz", Locale.ENGLISH);
 
-    private static final DateTimeFormatter HOUR = DateTimeFormatter.ofPattern("HH:mm");
+    static final DateTimeFormatter HOUR = DateTimeFormatter.ofPattern("HH:mm");
 
     /** The line of a job with this call, which is what the wall says then; of an hour that comes twice the first. */
     public static HouseLine of(ZoneId zone, LocalDateTime call) {

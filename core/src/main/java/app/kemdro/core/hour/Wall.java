@@ -3,7 +3,6 @@ package app.kemdro.core.hour;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -12,7 +11,6 @@ import org.jspecify.annotations.Nullable;
  * opened, for the thread that works on it; where no job was opened, an hour is said as it stands.
  */
 public final class Wall {
-    private static final DateTimeFormatter HOUR = DateTimeFormatter.ofPattern("HH:mm");
     private static final ThreadLocal<Opened> OPENED = new ThreadLocal<>();
     private static volatile ZoneId zone = ZoneId.systemDefault();
 
@@ -31,10 +29,8 @@ public final class Wall {
     }
 
     /** From now on hours are those of a job with this call. */
-    public static HouseLine of(LocalDateTime call) {
-        HouseLine line = HouseLine.of(zone, call);
-        OPENED.set(new Opened(line, call));
-        return line;
+    public static void of(LocalDateTime call) {
+        OPENED.set(new Opened(HouseLine.of(zone, call), call));
     }
 
     /** Hours are nobody's any more. */
@@ -67,7 +63,7 @@ public final class Wall {
 
     /** 07:41, as the wall says it. */
     public static String hour(LocalDateTime time) {
-        return near(time).map(line -> line.hour(time)).orElseGet(() -> HOUR.format(time));
+        return near(time).map(line -> line.hour(time)).orElseGet(() -> HouseLine.HOUR.format(time));
     }
 
     /** The line of the job that was opened. */

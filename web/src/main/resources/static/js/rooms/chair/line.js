@@ -5,6 +5,9 @@ import { Kept } from './kept.js';
 /** The form of reports this script speaks. */
 const EVENT_FORM = 2;
 
+/** Whether an answer is the door's: whoever asked is not let in any more. */
+const isOut = (answer) => answer.status === 403 || answer.redirected;
+
 export class Line {
   /**
    * @param base the address of the run's chair
@@ -95,7 +98,7 @@ export class Line {
     const token = document.querySelector('meta[name="csrf-token"]').content;
     const answer = await fetch(`${this.base}/${path}`, { method: 'POST', body, headers: { ...(type ? { 'Content-Type': type } : {}), [header]: token } });
     // the session has ended: whoever stands here signs in again, and what was kept is delivered then
-    const out = answer.status === 403 || answer.redirected;
+    const out = isOut(answer);
     if (out) this.on.signedOut(true);
     // no room on the server's disk: it says so itself
     this.why = out ? 'You are signed out.' : answer.status === 507 ? (await answer.json()).wrong : '';
@@ -111,7 +114,7 @@ export class Line {
     }
     try {
       const answer = await fetch(`${this.base}/state`);
-      if (answer.status === 403 || answer.redirected) this.on.signedOut(false);
+      if (isOut(answer)) this.on.signedOut(false);
       if (!answer.ok || answer.redirected) throw new Error(String(answer.status));
       const { view } = await answer.json();
       this.on.lost(false);

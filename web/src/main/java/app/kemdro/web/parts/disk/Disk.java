@@ -24,7 +24,7 @@ public class Disk {
     private static final Logger LOG = LoggerFactory.getLogger(Disk.class);
 
     private final Path home;
-    private volatile String said = "";
+    private volatile Space said = new Space(Long.MAX_VALUE, true);
 
     Disk(@Value("${kemdro.home}") Path home) {
         this.home = home.toAbsolutePath();
@@ -36,7 +36,7 @@ public class Disk {
         if (space.writable() && space.keeps().isLittle() && giveReserve()) {
             space = measured();
         }
-        tell(space.says());
+        tell(space);
         return space;
     }
 
@@ -98,11 +98,10 @@ public class Disk {
     }
 
     /** Says it in the log once, and once when it is over. */
-    private void tell(String says) {
-        String sentence = says.replaceAll("\\d+ .B", "little");
-        if (!sentence.equals(said)) {
-            said = sentence;
-            LOG.warn("{}", says.isEmpty() ? "There is room on the disk again." : says);
+    private void tell(Space space) {
+        if (space.keeps() != said.keeps() || space.writable() != said.writable()) {
+            said = space;
+            LOG.warn("{}", space.says().isEmpty() ? "There is room on the disk again." : space.says());
         }
     }
 }

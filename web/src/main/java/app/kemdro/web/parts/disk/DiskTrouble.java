@@ -12,6 +12,9 @@ public class DiskTrouble implements SQLExceptionOverride {
     /** Closed by itself, an error of reading, writing or making a file, opened for reading only: the database's own numbers. */
     private static final Set<Integer> CODES = Set.of(90098, 90028, 90031, 90062, 90097);
 
+    /** One that is open elsewhere. */
+    private static final int IN_USE = 90020;
+
     private static final int GENERAL = 50000;
 
     /** What is said of a connection that was thrown away under whoever used it. */
@@ -25,6 +28,11 @@ public class DiskTrouble implements SQLExceptionOverride {
             }
         }
         return false;
+    }
+
+    /** Whether the data is open elsewhere. */
+    public static boolean isInUse(SQLException failed) {
+        return failed.getErrorCode() == IN_USE;
     }
 
     private static boolean isOfDisk(SQLException sql) {

@@ -3,6 +3,7 @@ package app.kemdro.web.records.keeping;
 import app.kemdro.web.parts.disk.Disk;
 import app.kemdro.web.parts.live.Background;
 import app.kemdro.web.parts.mishap.NotPossible;
+import app.kemdro.web.parts.mishap.Unsaid;
 import app.kemdro.web.records.deed.Deed.About;
 import app.kemdro.web.records.deed.Deeds;
 import app.kemdro.web.records.run.Runs;
@@ -75,7 +76,7 @@ class NightWatch implements DisposableBean {
                     runs.lastEnd().map(end -> end.atZone(clock.getZone()).toInstant());
             Due.at(now, clock.getZone(), last, ended, !runs.atWork().isEmpty()).ifPresent(this::make);
         } catch (RuntimeException e) {
-            LOG.warn("It could not be looked whether a backup is due: {}", e.getMessage());
+            LOG.warn("It could not be looked whether a backup is due", Unsaid.of(e));
         }
     }
 

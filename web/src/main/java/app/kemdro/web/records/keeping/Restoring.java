@@ -1,5 +1,6 @@
 package app.kemdro.web.records.keeping;
 
+import app.kemdro.web.parts.disk.DiskTrouble;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -13,9 +14,6 @@ import java.sql.SQLException;
  */
 public final class Restoring {
     private static final String DATA = "kemdro.mv.db";
-
-    /** The database's own number for one that is open elsewhere. */
-    private static final int IN_USE = 90020;
 
     private Restoring() {}
 
@@ -49,7 +47,7 @@ public final class Restoring {
             return "Kept in " + file + " and read back: " + back.says() + ".";
         } catch (SQLException e) {
             throw new Damaged(
-                    e.getErrorCode() == IN_USE
+                    DiskTrouble.isInUse(e)
                             ? "Kemdro is running. Stop it first, or take the backup from House, keeping."
                             : "the data in " + home + " cannot be read, or there is no room for " + file + ".");
         } catch (IOException e) {

@@ -13,6 +13,8 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.util.List;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.HttpHeaders;
@@ -31,6 +33,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class KeepingController {
     private static final String BACK = "redirect:/house/keeping";
     private static final int MOST = 365;
+    private static final Logger LOG = LoggerFactory.getLogger(KeepingController.class);
 
     private final Backups backups;
     private final Disk disk;
@@ -71,8 +74,7 @@ class KeepingController {
                     Rooms.CHANGE,
                     "Made, and read back whole: " + backups.make(Why.ASKED).says() + ".");
         } catch (NotPossible failed) {
-            // the page says why as long as no other one has been made
-            return BACK;
+            LOG.debug("The page says why, as long as no other one has been made", failed);
         }
         return BACK;
     }
