@@ -15,6 +15,7 @@ import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.List;
 import java.util.concurrent.locks.LockSupport;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -59,17 +60,16 @@ final class RealServer {
     private Process begun(int at, Path says) throws IOException {
         File[] jars = new File("target").listFiles((dir, name) -> name.matches("web-.*\\.jar"));
         assertThat(jars).as("the packaged application").isNotEmpty();
-        return new ProcessBuilder(
-                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+        return OwnProcess.begun(
+                List.of(
+                        OwnProcess.java(),
                         "-XX:TieredStopAtLevel=1",
                         "-Dspring.profiles.active=demo",
                         "-Dserver.port=" + at,
                         "-Dkemdro.home=" + home,
                         "-jar",
-                        jars[0].getPath())
-                .redirectErrorStream(true)
-                .redirectOutput(says.toFile())
-                .start();
+                        jars[0].getPath()),
+                says);
     }
 
     /** Takes it away in the middle of whatever it does. */

@@ -3,13 +3,13 @@ package app.kemdro.web.parts.picture;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.kemdro.web.OwnProcess;
 import app.kemdro.web.TestPictures;
 import app.kemdro.web.parts.mishap.NotPossible;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.SplittableRandom;
@@ -62,19 +62,9 @@ class PictureFileTest {
     void picturesSentAtOnceAreUnfoldedOneAtATime(@TempDir Path folder) throws Exception {
         Path sent = folder.resolve("sent.png");
         ImageIO.write(new BufferedImage(4000, 3000, BufferedImage.TYPE_3BYTE_BGR), "png", sent.toFile());
-        Path said = folder.resolve("said");
-        Process taking = new ProcessBuilder(
-                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                        "-Xmx200m",
-                        "-cp",
-                        System.getProperty("java.class.path"),
-                        ManyPictures.class.getName(),
-                        sent.toString())
-                .redirectErrorStream(true)
-                .redirectOutput(said.toFile())
-                .start();
-        assertThat(taking.waitFor()).isZero();
-        assertThat(Files.readAllLines(said)).hasSize(6).containsOnly("kept true");
+        OwnProcess.Said said = OwnProcess.run(ManyPictures.class, "-Xmx200m", sent);
+        assertThat(said.code()).isZero();
+        assertThat(said.lines()).hasSize(6).containsOnly("kept true");
     }
 
     @Test

@@ -2,7 +2,12 @@ package app.kemdro.web.records.keeping;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.mockito.AdditionalAnswers.delegatesTo;
+import static org.mockito.ArgumentMatchers.startsWith;
+import static org.mockito.Mockito.doAnswer;
+import static org.mockito.Mockito.mock;
 
+import app.kemdro.web.OwnProcess;
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -10,6 +15,7 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
+import java.sql.Statement;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
@@ -46,7 +52,7 @@ class RestoringTest {
     }
 
     private int backupsKept(Path of) throws SQLException {
-        try (Connection house = DriverManager.getConnection("jdbc:h2:file:" + of.resolve("kemdro"), "kemdro", "");
+        try (Connection house = open(of);
                 var found = house.createStatement().executeQuery("select backups from keeping")) {
             found.next();
             return found.getInt(1);
@@ -109,20 +115,8 @@ class RestoringTest {
 
     /** As the script calls it, in a process of its own. */
     private String called(String what, Path of, Path in) throws Exception {
-        Path said = folder.resolve("said");
-        Process process = new ProcessBuilder(
-                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                        "-XX:TieredStopAtLevel=1",
-                        "-cp",
-                        System.getProperty("java.class.path"),
-                        Restoring.class.getName(),
-                        what,
-                        of.toString(),
-                        in.toString())
-                .redirectErrorStream(true)
-                .redirectOutput(said.toFile())
-                .start();
-        return process.waitFor() + " " + Files.readString(said).strip();
+        OwnProcess.Said said = OwnProcess.run(Restoring.class, "-XX:TieredStopAtLevel=1", what, of, in);
+        return said.code() + " " + String.join("\n", said.lines());
     }
 
     @Test
@@ -156,7 +150,7 @@ class RestoringTest {
 
     @Test
     void aFolderThatHoldsAHouseIsNotTouched() throws Exception {
-        try (Connection house = DriverManager.getConnection("jdbc:h2:file:" + home.resolve("kemdro"), "kemdro", "")) {
+        try (Connection house = open(home)) {
             house.createStatement().execute("update keeping set backups = 9");
         }
         assertThatThrownBy(() -> Restoring.restore(file, home)).hasMessageContaining("holds data already");
@@ -174,6 +168,39 @@ class RestoringTest {
             assertThatThrownBy(() -> Restoring.backup(file, home)).isInstanceOf(Damaged.class);
         }
         assertThat(file).doesNotExist();
+    }
+
+    /** What is written is another house, with a row less, as a tool that loses something would write it: the file never gets its name. */
+    @Test
+    void aBackupThatDoesNotHoldWhatTheHouseHoldsGetsNoName() throws Exception {
+        Path poorer = Files.createDirectories(folder.resolve("poorer"));
+        Restoring.restore(file, poorer);
+        Path made = folder.resolve("made.backup");
+        try (Connection rich = open(home);
+                Connection poor = open(poorer)) {
+            poor.createStatement().execute("delete from keeping");
+            Connection losing = mock(Connection.class, delegatesTo(rich));
+            doAnswer(call -> {
+                        Statement statement = mock(Statement.class, delegatesTo(rich.createStatement()));
+                        doAnswer(sql -> poor.createStatement().execute(sql.getArgument(0)))
+                                .when(statement)
+                                .execute(startsWith("script"));
+                        return statement;
+                    })
+                    .when(losing)
+                    .createStatement();
+            assertThatThrownBy(() -> BackupFile.make(() -> losing, made))
+                    .isInstanceOf(Damaged.class)
+                    .hasMessageContaining("of table keeping 0 rows came back, where there were 1");
+        }
+        assertThat(made).doesNotExist();
+        try (var files = Files.list(folder)) {
+            assertThat(files).noneMatch(f -> f.getFileName().toString().startsWith(".making"));
+        }
+    }
+
+    private static Connection open(Path house) throws SQLException {
+        return DriverManager.getConnection("jdbc:h2:file:" + house.resolve("kemdro"), "kemdro", "");
     }
 
     /** The rows that came back are counted apart: a backup that lost some of a table never gets a backup's name. */

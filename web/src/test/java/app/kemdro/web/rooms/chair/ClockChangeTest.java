@@ -33,6 +33,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.ObjectMapper;
 
@@ -149,6 +150,21 @@ class ClockChangeTest {
         assertThat(book).contains(HOUR.format(chairIn.atZone(berlin)));
     }
 
+    /** A new job of this call, on which Ines works from that hour on. */
+    private MvcTestResult send(String title, String day, String hour, String from) {
+        var request = mvc.post().uri("/jobs/new").with(csrf()).with(user("ines").roles("LEAD"));
+        Map.of("title", title, "performer", "Lio Marsh", "callDay", day, "callHour", hour)
+                .forEach(request::param);
+        return request.param("temperature", "22")
+                .param("humidity", "45")
+                .param("dryers", "1")
+                .param("costumeMinutes", "0")
+                .param("crew[0].name", "Ines")
+                .param("crew[0].from", from)
+                .param("crew[0].skill", "LEAD")
+                .exchange();
+    }
+
     @ParameterizedTest
     @CsvSource({
         "Europe/Berlin, 28 Mar 2027, 02:30, '02:30 does not come that night: the clocks go from 02:00 on to 03:00.'",
@@ -159,16 +175,8 @@ class ClockChangeTest {
     })
     void aCallThatCannotBeMeantIsAskedBack(String zone, String day, String hour, String says) {
         Wall.zone(ZoneId.of(zone));
-        var request = mvc.post().uri("/jobs/new").with(csrf()).with(user("ines").roles("LEAD"));
-        Map.of("title", "Night Owl", "performer", "Lio Marsh", "callDay", day, "callHour", hour)
-                .forEach(request::param);
-        request.param("temperature", "22")
-                .param("humidity", "45")
-                .param("dryers", "1")
-                .param("costumeMinutes", "0")
-                .param("crew[0].name", "Ines")
-                .param("crew[0].skill", "LEAD");
-        assertThat(request.exchange()).hasStatus(200).bodyText().contains(says).contains("Night Owl");
+        MvcTestResult sent = send("Night Owl", day, hour, "");
+        assertThat(sent).hasStatus(200).bodyText().contains(says).contains("Night Owl");
         assertThat(DemoJobs.all(jobs)).noneMatch(j -> j.title().equals("Night Owl"));
     }
 
@@ -178,17 +186,7 @@ class ClockChangeTest {
     void hoursOfACrewAreThoseOfTheWall(String day, int hours) {
         Wall.zone(ZoneId.of("Europe/Berlin"));
         String title = "Shift of " + day;
-        var request = mvc.post().uri("/jobs/new").with(csrf()).with(user("ines").roles("LEAD"));
-        Map.of("title", title, "performer", "Lio Marsh", "callDay", day, "callHour", "07:00")
-                .forEach(request::param);
-        request.param("temperature", "22")
-                .param("humidity", "45")
-                .param("dryers", "1")
-                .param("costumeMinutes", "0")
-                .param("crew[0].name", "Ines")
-                .param("crew[0].from", "23:00")
-                .param("crew[0].skill", "LEAD");
-        assertThat(request.exchange()).hasStatus(302);
+        assertThat(send(title, day, "07:00", "23:00")).hasStatus(302);
         Job job = DemoJobs.called(title, jobs);
         assertThat(Duration.between(
                         job.brief().crew().get(0).from(), job.brief().call()))
