@@ -40,7 +40,7 @@ if [ "${1:-}" = crash ]; then
     java -cp "$classes" app.kemdro.bench.CrashBench "http://127.0.0.1:$port" "$home/acknowledged" &
     presses=$!
     # anywhere between the first press and the last
-    sleep "$(awk -v seed="$k" 'BEGIN { srand(seed); printf "%.2f", 1.5 + 2.5 * rand() }')"
+    sleep "$(awk -v seed="$k" 'BEGIN { srand(seed); printf "%.2f", 2.5 + 3.5 * rand() }')"
     stop
     wait "$presses" 2>/dev/null || true
     start again >/dev/null

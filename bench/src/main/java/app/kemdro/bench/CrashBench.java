@@ -32,7 +32,6 @@ public final class CrashBench {
     private static void press(Visitor hands, Path file) throws IOException, InterruptedException {
         List<Thread> chairs = new ArrayList<>();
         for (long job : jobs(hands, file)) {
-            hands.post("/jobs/" + job + "/chair/begin", "application/x-www-form-urlencoded", "");
             Thread chair = new Thread(() -> press(hands, job, file));
             chair.start();
             chairs.add(chair);
@@ -58,12 +57,15 @@ public final class CrashBench {
         }
     }
 
-    /** The chairs, made the first time and known again by a file beside. */
+    /** The chairs, made and begun the first time and known again by a file beside. */
     private static List<Long> jobs(Visitor hands, Path file) throws IOException, InterruptedException {
         Path known = file.resolveSibling(file.getFileName() + ".jobs");
         if (!Files.exists(known)) {
             List<String> made =
                     LiveBench.jobs(hands, CHAIRS).stream().map(String::valueOf).toList();
+            for (String job : made) {
+                hands.post("/jobs/" + job + "/chair/begin", "application/x-www-form-urlencoded", "");
+            }
             Files.write(known, made);
         }
         return Files.readAllLines(known).stream().map(Long::valueOf).toList();
