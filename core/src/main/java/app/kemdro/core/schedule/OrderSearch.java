@@ -72,6 +72,15 @@ final class OrderSearch {
     }
 
     Outcome run(Optional<Schedule> before) {
+        return run(before, Integer.MAX_VALUE);
+    }
+
+    /**
+     * The same for whoever has another order and leaves it only for a shorter one.
+     *
+     * @param wanted only where it is ready before this second, sense is looked for as well
+     */
+    Outcome run(Optional<Schedule> before, int wanted) {
         before.ifPresent(b -> tryOrder(b, false));
         int[] none = new int[net.n];
         int[] lavish = filled(net.n, SPARE);
@@ -115,7 +124,7 @@ final class OrderSearch {
         calm();
         placement.place(best);
         soonest = times.ready();
-        if (!weights.of().isEmpty()) {
+        if (!weights.of().isEmpty() && soonest < wanted) {
             calmer(new Sense(net.network, weights));
         }
         placement.place(best);

@@ -128,11 +128,10 @@ public final class Planner {
         }
         int tries = tries(network, follow && late <= AS_THOUGHT);
         OrderSearch search = new OrderSearch(layout, tries, tries, weights, grace);
-        Outcome found = search.run(before);
         int worth = underWay ? WORTH_A_CHANGE : WORTH_ANOTHER;
-        return kept.isPresent()
-                        && !(found instanceof Planned
-                                && search.soonest() < kept.get().ready() - grace - worth)
+        int wanted = kept.map(k -> k.ready() - grace - worth).orElse(Integer.MAX_VALUE);
+        Outcome found = search.run(before, wanted);
+        return kept.isPresent() && !(found instanceof Planned && search.soonest() < wanted)
                 ? new Planned(kept.get())
                 : found;
     }
