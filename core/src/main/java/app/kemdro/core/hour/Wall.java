@@ -61,6 +61,11 @@ public final class Wall {
                 .orElseGet(() -> time.atZone(zone).toInstant());
     }
 
+    /** What is wrong with an hour of the wall that never comes, or comes twice, and what to say instead; empty where it comes once. */
+    public static Optional<String> doubt(LocalDateTime wall) {
+        return HouseLine.doubt(zone, wall);
+    }
+
     /** 07:41, as the wall says it. */
     public static String hour(LocalDateTime time) {
         return near(time).map(line -> line.hour(time)).orElseGet(() -> HouseLine.HOUR.format(time));

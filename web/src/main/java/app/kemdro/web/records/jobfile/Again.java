@@ -1,5 +1,6 @@
 package app.kemdro.web.records.jobfile;
 
+import app.kemdro.core.hour.Wall;
 import app.kemdro.core.look.Brief;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.paint.JobColours;
@@ -39,6 +40,9 @@ public class Again {
         LocalDate day = from.brief().call().toLocalDate();
         LocalDate today = LocalDate.now(clock);
         LocalDate next = (day.isBefore(today) ? today : day).plusDays(1);
+        if (Wall.doubt(next.atTime(from.brief().call().toLocalTime())).isPresent()) {
+            next = next.plusDays(1); // its hour does not come once in that night
+        }
         Duration later = Duration.between(day.atStartOfDay(), next.atStartOfDay());
         Job copy = new Job(
                 from.title(),

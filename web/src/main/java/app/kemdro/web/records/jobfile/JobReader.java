@@ -1,5 +1,6 @@
 package app.kemdro.web.records.jobfile;
 
+import app.kemdro.core.hour.Wall;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Breaks;
 import app.kemdro.core.look.Look;
@@ -135,7 +136,7 @@ public class JobReader {
                     h.factor() == null ? 1 : h.factor()));
         }
         return new Brief(
-                day("call", file.call()),
+                call(file.call()),
                 Optional.ofNullable(file.chairIn()).map(c -> day("chairIn", c)),
                 new Brief.Performer(
                         said(who.name()),
@@ -191,6 +192,15 @@ public class JobReader {
 
     private static String named(Stream<String> ids) {
         return ids.collect(Collectors.joining(", ")) + ".";
+    }
+
+    /** The call, in an hour that comes once where the house is. */
+    private static LocalDateTime call(@Nullable LocalDateTime given) {
+        LocalDateTime call = day("call", given);
+        Wall.doubt(call).ifPresent(doubt -> {
+            throw new Unreadable("call: " + doubt);
+        });
+        return call;
     }
 
     private static LocalDateTime day(String at, @Nullable LocalDateTime given) {

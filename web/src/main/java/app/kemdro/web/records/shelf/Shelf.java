@@ -1,5 +1,7 @@
 package app.kemdro.web.records.shelf;
 
+import app.kemdro.core.hour.HouseLine;
+import app.kemdro.core.hour.Wall;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.web.parts.figure.LookTints;
@@ -16,6 +18,7 @@ import app.kemdro.web.records.plan.WhenPlanned;
 import app.kemdro.web.records.shelf.ShelfRows.At;
 import app.kemdro.web.records.shelf.ShelfRows.Row;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -168,9 +171,11 @@ public class Shelf implements WhenPlanned, DisposableBean {
                         : obstacles.of(job, answer).lines());
     }
 
-    /** The soonest chair-in that is still to come. */
-    public Optional<LocalDateTime> nextChairIn() {
-        return rows.nextChairIn(now());
+    /** How long it is until the soonest chair-in, whatever clocks do meanwhile. */
+    public Optional<Duration> untilChairIn() {
+        return rows.nextChairIn(now())
+                .map(next -> Duration.between(
+                        clock.instant(), HouseLine.of(Wall.zone(), next.call()).instant(next.at())));
     }
 
     private List<OnShelf> standing(List<At> jobs) {

@@ -1,5 +1,6 @@
 package app.kemdro.web.rooms.brief;
 
+import app.kemdro.core.hour.Wall;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Skill;
 import app.kemdro.core.method.Trade;
@@ -184,6 +185,11 @@ class BriefController {
         Job job = jobs.get(id);
         String text = new String(file.getBytes(), StandardCharsets.UTF_8);
         Optional<CallFile.Found> found = CallFile.next(text, LocalDateTime.now(clock));
+        Optional<String> doubt = found.flatMap(f -> Wall.doubt(f.at()));
+        if (doubt.isPresent()) {
+            after.addFlashAttribute(Rooms.CHANGE, doubt.get() + " Nothing was changed.");
+            return "redirect:/jobs/" + id + "/brief";
+        }
         String said = found.map(f -> "Call " + f.at().toLocalDate() + " at " + f.at().toLocalTime() + ", from \""
                         + f.title() + "\"; "
                         + plans.change(

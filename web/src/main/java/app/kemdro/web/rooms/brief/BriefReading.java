@@ -1,6 +1,5 @@
 package app.kemdro.web.rooms.brief;
 
-import app.kemdro.core.hour.HouseLine;
 import app.kemdro.core.hour.Wall;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Brief.Breaks;
@@ -130,7 +129,7 @@ final class BriefReading {
                         "call", "Set the call at most five years back or ahead; " + day.getYear() + " is farther off.");
             }
             LocalDateTime call = day.atTime(TypedHour.meant(form.getCallHour()));
-            HouseLine.doubt(Wall.zone(), call).ifPresent(doubt -> wrong.put("call", doubt));
+            Wall.doubt(call).ifPresent(doubt -> wrong.put("call", doubt));
             // hours typed below are those of this night
             Wall.of(call);
             return call;

@@ -1,5 +1,6 @@
 package app.kemdro.web.rooms.shelf;
 
+import app.kemdro.core.hour.Wall;
 import app.kemdro.core.plan.BriefCheck;
 import app.kemdro.web.parts.file.Files;
 import app.kemdro.web.parts.mishap.NotPossible;
@@ -97,9 +98,13 @@ class SeveralController {
                 chosen,
                 j -> {
                     runs.refuseWhileRunning(j.id());
-                    if (!BriefCheck.isDay(j.brief().call().plus(by).toLocalDate(), LocalDate.now(clock))) {
+                    LocalDateTime call = j.brief().call().plus(by);
+                    if (!BriefCheck.isDay(call.toLocalDate(), LocalDate.now(clock))) {
                         throw new NotPossible("it would be called more than five years off.");
                     }
+                    Wall.doubt(call).ifPresent(doubt -> {
+                        throw new NotPossible(doubt);
+                    });
                     plans.change(
                             j,
                             x -> x.describe(

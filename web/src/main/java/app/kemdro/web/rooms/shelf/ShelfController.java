@@ -18,7 +18,6 @@ import app.kemdro.web.records.shelf.Shelf.Page;
 import app.kemdro.web.records.shelf.TimesOnly;
 import app.kemdro.web.rooms.Rooms;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
@@ -49,6 +48,7 @@ class ShelfController {
     private final Again again;
     private final Products products;
     private final TimesOnly timesOnly;
+    private final Accounts accounts;
 
     ShelfController(
             Shelf shelf,
@@ -59,7 +59,9 @@ class ShelfController {
             OnTheJob onTheJob,
             Again again,
             Products products,
-            TimesOnly timesOnly) {
+            TimesOnly timesOnly,
+            Accounts accounts) {
+        this.accounts = accounts;
         this.timesOnly = timesOnly;
         this.products = products;
         this.shelf = shelf;
@@ -103,9 +105,10 @@ class ShelfController {
                     Rooms.CHANGE, "“" + from.strip() + "” is no day; write it as 3 Dec, 2026-12-03 or Thursday.");
         }
         Optional<Place> end = Place.of(before);
+        boolean names = accounts.readsNames(who);
         boolean isToday = words.isEmpty() && start.isEmpty() && end.isEmpty();
-        Page page = isToday ? shelf.today() : page(words, start, end, Accounts.isLead(who));
-        model.addAttribute("jobs", byDay(page.jobs(), now, who));
+        Page page = isToday ? shelf.today() : page(words, start, end, names);
+        model.addAttribute("jobs", byDay(page.jobs(), now, who, names));
         model.addAttribute("isToday", isToday);
         // all there is stands on one page: nothing has to be looked for
         model.addAttribute(
@@ -117,7 +120,7 @@ class ShelfController {
         model.addAttribute("later", page.later().map(p -> link("from", p, "")).orElse(null));
         model.addAttribute("laterFrom", page.later().map(p -> Words.day(p.at())).orElse(""));
         model.addAttribute("today", Words.day(now) + ", " + Words.hour(now));
-        model.addAttribute("next", next(isToday && page.jobs().isEmpty(), now));
+        model.addAttribute("next", next(isToday && page.jobs().isEmpty()));
         model.addAttribute(
                 "aside",
                 jobs.aside(now, ASIDE).stream()
@@ -171,7 +174,7 @@ class ShelfController {
         return "redirect:/shelf";
     }
 
-    private List<Stands> byDay(List<OnShelf> shown, LocalDateTime now, Authentication who) {
+    private List<Stands> byDay(List<OnShelf> shown, LocalDateTime now, Authentication who, boolean names) {
         Set<Long> seen = onTheJob.seen(who, shown.stream().map(OnShelf::id).collect(Collectors.toSet()));
         List<Stands> all = new ArrayList<>();
         String day = "";
@@ -179,15 +182,15 @@ class ShelfController {
             boolean past = job.call().isBefore(now);
             String own = past ? "Past " + Words.day(job.call()) : Words.day(job.call());
             boolean sees = seen.contains(job.id());
-            all.add(new Stands(sees ? job : timesOnly.of(job), own, !own.equals(day), past, sees));
+            all.add(new Stands(sees ? job : timesOnly.of(job, names), own, !own.equals(day), past, sees));
             day = own;
         }
         return all;
     }
 
-    private String next(boolean nothing, LocalDateTime now) {
-        return shelf.nextChairIn()
-                .map(t -> Words.span(Duration.between(now, t).toMinutes()) + " until the next chair-in.")
+    private String next(boolean nothing) {
+        return shelf.untilChairIn()
+                .map(t -> Words.span(t.toMinutes()) + " until the next chair-in.")
                 .orElse(nothing ? "Nothing stands here yet." : "No chair-in is due.");
     }
 }

@@ -2,7 +2,9 @@ package app.kemdro.web.rooms.brief;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.kemdro.core.hour.Wall;
 import java.time.LocalDateTime;
+import java.time.ZoneId;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 
@@ -39,6 +41,21 @@ class CallFileTest {
         assertThat(CallFile.next(CALENDAR, NOW))
                 .contains(new CallFile.Found("Camera test", LocalDateTime.of(2026, 12, 3, 7, 45)));
         assertThat(CallFile.next(CALENDAR, NOW.plusYears(1))).isEmpty();
+    }
+
+    /** Wherever the machine is: an hour without a zone is that of the house's wall, one with a zone is that instant. */
+    @Test
+    void hoursAreThoseOfTheHouse() {
+        ZoneId home = Wall.zone();
+        try {
+            Wall.zone(ZoneId.of("America/New_York"));
+            assertThat(CallFile.next(CALENDAR, NOW))
+                    .contains(new CallFile.Found("Camera test", LocalDateTime.of(2026, 12, 3, 7, 45)));
+            assertThat(CallFile.next(CALENDAR.replace("20261203T074500", "20261203T124500Z"), NOW))
+                    .contains(new CallFile.Found("Camera test", LocalDateTime.of(2026, 12, 3, 7, 45)));
+        } finally {
+            Wall.zone(home);
+        }
     }
 
     @Test

@@ -3,6 +3,7 @@ package app.kemdro.web.rooms.chair;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.multipart;
 
 import app.kemdro.core.hour.Wall;
 import app.kemdro.core.look.Brief;
@@ -17,6 +18,7 @@ import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.run.Reports;
 import app.kemdro.web.records.run.Runs;
 import app.kemdro.web.records.run.Seats;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDateTime;
@@ -32,6 +34,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import tools.jackson.databind.JsonNode;
@@ -178,6 +181,56 @@ class ClockChangeTest {
         MvcTestResult sent = send("Night Owl", day, hour, "");
         assertThat(sent).hasStatus(200).bodyText().contains(says).contains("Night Owl");
         assertThat(DemoJobs.all(jobs)).noneMatch(j -> j.title().equals("Night Owl"));
+    }
+
+    /** From eight in the evening until chair-in at 23:25, two and three quarter hours of real time before ten past three. */
+    @Test
+    void howLongItIsUntilChairInIsRealTime() throws Exception {
+        ZoneId berlin = ZoneId.of("Europe/Berlin");
+        Wall.zone(berlin);
+        LocalDateTime call = LocalDateTime.of(2027, 3, 28, 3, 10);
+        clock.set(LocalDateTime.of(2027, 3, 27, 20, 0));
+        jobCalled(call);
+        Duration real = Duration.between(
+                clock.instant(), call.atZone(berlin).minusMinutes(165).toInstant());
+        assertThat(real).isEqualTo(Duration.ofMinutes(205));
+        assertThat(new AsLead(mvc).get("/shelf")).contains("3 h 25 until the next chair-in.");
+    }
+
+    /** Nor does a call come into such an hour by another way: moved, begun again, read from a file of a job or of a calendar. */
+    @Test
+    void noWayLeadsIntoAnHourThatDoesNotComeOnce() throws Exception {
+        Wall.zone(ZoneId.of("Europe/Berlin"));
+        AsLead lead = new AsLead(mvc);
+        LocalDateTime call = LocalDateTime.of(2027, 3, 27, 2, 30);
+        clock.set(call.minusDays(3));
+        long id = jobCalled(call);
+        assertThat(lead.post("/shelf/several", "jobs", "" + id, "press", "MOVE", "days", "1")
+                        .get("change")
+                        .toString())
+                .contains("02:30 does not come that night");
+        assertThat(jobs.get(id).brief().call()).isEqualTo(call);
+        lead.post("/jobs/" + id + "/again");
+        assertThat(DemoJobs.all(jobs).stream()
+                        .filter(j -> j.title().equals(jobs.get(id).title()) && j.id() != id)
+                        .map(j -> j.brief().call()))
+                .containsExactly(call.plusDays(2));
+        String file = lead.get("/jobs/" + id + "/export.json").replace("2027-03-27T02:30", "2027-03-28T02:30");
+        assertThat(mvc.perform(multipart("/import")
+                        .file(new MockMultipartFile("file", file.getBytes(StandardCharsets.UTF_8)))
+                        .with(csrf())
+                        .with(user("ines").roles("LEAD"))))
+                .bodyText()
+                .contains("call: 02:30 does not come that night");
+        String calendar =
+                "BEGIN:VCALENDAR\r\nBEGIN:VEVENT\r\nDTSTART:20270328T023000\r\nSUMMARY:Call\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n";
+        MvcTestResult taken = mvc.perform(multipart("/jobs/" + id + "/brief/call")
+                .file(new MockMultipartFile("file", calendar.getBytes(StandardCharsets.UTF_8)))
+                .with(csrf())
+                .with(user("ines").roles("LEAD")));
+        assertThat(String.valueOf(taken.getMvcResult().getFlashMap().get("change")))
+                .contains("02:30 does not come that night");
+        assertThat(jobs.get(id).brief().call()).isEqualTo(call);
     }
 
     /** From eleven at night on the wall somebody works: that is eight hours before seven in winter, and seven before the clocks go on. */
