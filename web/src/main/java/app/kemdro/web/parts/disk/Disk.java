@@ -3,6 +3,7 @@ package app.kemdro.web.parts.disk;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
@@ -15,6 +16,7 @@ import org.springframework.stereotype.Component;
 @Component
 public class Disk {
     static final String RESERVE = "kemdro.reserve";
+    static final String TRIED = "kemdro.tried";
     private static final String DATA = "kemdro.mv.db";
     private static final int RESERVED = 16_000_000;
 
@@ -25,6 +27,9 @@ public class Disk {
 
     private final Path home;
     private volatile Space said = new Space(Long.MAX_VALUE, true);
+
+    /** Whether something could not be written; then it is tried before anybody is told that it can. */
+    private volatile boolean suspect;
 
     Disk(@Value("${kemdro.home}") Path home) {
         this.home = home.toAbsolutePath();
@@ -38,6 +43,11 @@ public class Disk {
         }
         tell(space);
         return space;
+    }
+
+    /** Something could not be written though it seemed that it could, as where the system has taken the right to write away. */
+    public void hasFailed() {
+        suspect = true;
     }
 
     /** It in a sentence for every page; empty where there is nothing to say. */
@@ -59,11 +69,30 @@ public class Disk {
         Path data = home.resolve(DATA);
         try {
             Path there = Files.exists(data) ? data : standing(home);
-            return new Space(Files.getFileStore(there).getUsableSpace(), Files.isWritable(there));
+            Space space = new Space(Files.getFileStore(there).getUsableSpace(), Files.isWritable(there));
+            // where there is no room nothing can be tried either
+            return space.keeps() == Space.Keeps.NOTHING || isWritten() ? space : new Space(space.free(), false);
         } catch (IOException e) {
             LOG.warn("The disk could not be measured: {}", e.getMessage());
             return new Space(0, false);
         }
+    }
+
+    /** Whether a disk that has failed can be written again: as soon as it was, nothing more is tried. */
+    private boolean isWritten() {
+        if (!suspect) {
+            return true;
+        }
+        Path tried = home.resolve(TRIED);
+        try {
+            Files.write(
+                    tried, new byte[1], StandardOpenOption.CREATE, StandardOpenOption.SYNC, StandardOpenOption.WRITE);
+            Files.delete(tried);
+            suspect = false;
+        } catch (IOException e) {
+            LOG.debug("The disk cannot be written", e);
+        }
+        return !suspect;
     }
 
     /** The folder, or what would hold it. */

@@ -1,5 +1,6 @@
 package app.kemdro.web.parts.disk;
 
+import app.kemdro.web.parts.assets.Shipped;
 import com.zaxxer.hikari.HikariDataSource;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
@@ -47,11 +48,12 @@ public class DiskGuard extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        Optional<String> refusal = ASKING.contains(request.getMethod())
+        String path = request.getServletPath();
+        Optional<String> refusal = Shipped.is(request)
                 ? Optional.empty()
-                : refusal(disk.getObject().space(), request.getServletPath());
+                : refusal(disk.getObject().space(), ASKING.contains(request.getMethod()), path);
         if (refusal.isPresent()) {
-            say(request, response, refusal.get() + NOTHING_CHANGED);
+            say(request, response, refusal.get());
             return;
         }
         try {
@@ -63,6 +65,7 @@ public class DiskGuard extends OncePerRequestFilter {
             response.setStatus(STATUS);
         }
         if (response.getStatus() == STATUS) {
+            disk.getObject().hasFailed();
             afresh();
             if (!response.isCommitted()) {
                 response.reset();
@@ -71,14 +74,22 @@ public class DiskGuard extends OncePerRequestFilter {
         }
     }
 
-    /** Why something is not even tried; empty where it is. */
-    static Optional<String> refusal(Space space, String path) {
+    /**
+     * Why something is not even tried; empty where it is.
+     *
+     * @param asks whether it only asks how something stands: that goes on where the disk is full, but a database that cannot be written
+     *     cannot be opened, and to wait for it would help nobody
+     */
+    static Optional<String> refusal(Space space, boolean asks, String path) {
+        if (asks) {
+            return space.writable() ? Optional.empty() : Optional.of(space.says());
+        }
         boolean kept = switch (space.keeps()) {
             case ALL, ALL_BUT_SAYS_SO -> true;
             case PRESSES -> SMALL.matcher(path).matches();
             case NOTHING -> false;
         };
-        return kept ? Optional.empty() : Optional.of(space.says());
+        return kept ? Optional.empty() : Optional.of(space.says() + NOTHING_CHANGED);
     }
 
     /** Why the disk has just failed, as far as it can be told. */
@@ -94,7 +105,7 @@ public class DiskGuard extends OncePerRequestFilter {
         }
     }
 
-    private static void say(HttpServletRequest request, HttpServletResponse response, String why) throws IOException {
+    private void say(HttpServletRequest request, HttpServletResponse response, String why) throws IOException {
         response.setStatus(STATUS);
         response.setCharacterEncoding(StandardCharsets.UTF_8.name());
         response.setHeader("Cache-Control", "no-store");
@@ -104,7 +115,8 @@ public class DiskGuard extends OncePerRequestFilter {
             response.getWriter()
                     .write(new ClassPathResource("templates/parts/disk.html")
                             .getContentAsString(StandardCharsets.UTF_8)
-                            .replace("WHY", why));
+                            .replace("WHY", why)
+                            .replace("REMEDY", disk.getObject().space().remedy()));
         } else {
             // scripts show it as it stands
             response.setContentType("application/json");

@@ -56,6 +56,13 @@ public record Space(long free, boolean writable) {
         };
     }
 
+    /** What to do about it, in a sentence. */
+    public String remedy() {
+        return writable
+                ? "Make room on the disk Kemdro lies on; it goes on by itself."
+                : "See that the disk Kemdro lies on can be written again: its lock, its cable, the computer's own word on it; Kemdro goes on by itself.";
+    }
+
     /** A number of bytes as people read it. */
     public static String size(long bytes) {
         if (bytes >= 10_000 * MB) {

@@ -100,6 +100,35 @@ class DiskGuardTest {
         verify(inside).doFilter(any(), any());
     }
 
+    /** A database that cannot be written cannot be opened: whoever asks is told at once, and what comes with the application still comes. */
+    @Test
+    void nobodyWaitsForADiskThatCannotBeWritten() throws Exception {
+        when(disk.space()).thenReturn(new Space(900_000_000, false));
+        MockHttpServletResponse said = answer("GET", "/shelf", "text/html");
+        assertThat(said.getStatus()).isEqualTo(507);
+        assertThat(said.getContentAsString())
+                .contains("write-protected")
+                .contains("can be written again")
+                .doesNotContain("Make room");
+        verify(inside, never()).doFilter(any(), any());
+        assertThat(answer("GET", "/css/app.css", "text/css").getStatus()).isEqualTo(200);
+    }
+
+    /** What the system says may be written, and cannot: believed after something has failed, until it works again. */
+    @Test
+    void aDiskThatHasFailedIsTriedBeforeItIsBelieved(@TempDir Path home) throws IOException {
+        Disk real = new Disk(home);
+        Files.createDirectories(home.resolve(Disk.TRIED).resolve("in the way"));
+        assertThat(real.space().writable()).isTrue();
+        real.hasFailed();
+        assertThat(real.space().writable()).isFalse();
+        assertThat(real.says()).contains("write-protected");
+        Files.delete(home.resolve(Disk.TRIED).resolve("in the way"));
+        Files.delete(home.resolve(Disk.TRIED));
+        assertThat(real.space().writable()).isTrue();
+        assertThat(home).isEmptyDirectory();
+    }
+
     @Test
     void aDiskThatFailsMeanwhileIsSaidAndTheDatabaseOpenedAnew() throws Exception {
         when(disk.space()).thenReturn(new Space(900_000_000, true));
