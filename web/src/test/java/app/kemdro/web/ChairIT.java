@@ -9,6 +9,7 @@ import app.kemdro.web.records.job.Jobs;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.BoundingBox;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
@@ -93,6 +94,12 @@ class ChairIT extends InBrowser {
         tablet.keyboard().press("Space");
         assertThat(tablet.locator("[data-c=lost]")).containsText("2 presses are kept");
         accessible(tablet, "chair cut off");
+        BoundingBox cutOff = tablet.locator("[data-c=lost]").boundingBox();
+        for (String stays : List.of("now", "ready", "call")) {
+            assertThat(tablet.locator("[data-c=" + stays + "]").boundingBox().y)
+                    .as(stays + " is not covered")
+                    .isGreaterThanOrEqualTo(cutOff.y + cutOff.height);
+        }
         assertThat(two[1].locator("[data-c=progress]")).containsText("0 of");
         // what was begun more than three seconds ago has begun: it is not asked about any more
         tablet.waitForTimeout(3500);
