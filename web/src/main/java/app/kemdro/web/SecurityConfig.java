@@ -2,8 +2,9 @@ package app.kemdro.web;
 
 import static org.springframework.security.web.header.writers.ClearSiteDataHeaderWriter.Directive.CACHE;
 
+import app.kemdro.web.parts.assets.Shipped;
 import app.kemdro.web.parts.live.Screens;
-import app.kemdro.web.records.account.Accounts;
+import app.kemdro.web.records.account.Devices;
 import app.kemdro.web.records.account.Throttle;
 import app.kemdro.web.records.deed.Deeds;
 import app.kemdro.web.records.run.OnTheJob;
@@ -11,10 +12,8 @@ import app.kemdro.web.rooms.door.SignInGuard;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpSession;
-import java.time.Duration;
 import java.util.Map;
 import java.util.Set;
-import java.util.UUID;
 import java.util.function.Consumer;
 import javax.sql.DataSource;
 import org.springframework.beans.factory.annotation.Value;
@@ -32,17 +31,17 @@ import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.crypto.password.Pbkdf2PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
-import org.springframework.security.web.authentication.RememberMeServices;
 import org.springframework.security.web.authentication.SavedRequestAwareAuthenticationSuccessHandler;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.authentication.logout.HeaderWriterLogoutHandler;
 import org.springframework.security.web.authentication.rememberme.JdbcTokenRepositoryImpl;
-import org.springframework.security.web.authentication.rememberme.PersistentTokenBasedRememberMeServices;
 import org.springframework.security.web.authentication.rememberme.PersistentTokenRepository;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.firewall.HttpFirewall;
 import org.springframework.security.web.firewall.StrictHttpFirewall;
 import org.springframework.security.web.header.writers.ClearSiteDataHeaderWriter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.security.web.savedrequest.CookieRequestCache;
 
 /** Roles: a lead may everything, hands run the chair and see the plan of their jobs, the floor sees the shelf. */
 @Configuration
@@ -62,23 +61,31 @@ class SecurityConfig {
                 .build();
     }
 
+    /** What comes with the application: nobody is asked who they are, so that nothing waits for the data. */
+    @Bean
+    @Order(2)
+    SecurityFilterChain shipped(HttpSecurity http) throws Exception {
+        return http.securityMatcher(Shipped.paths())
+                .authorizeHttpRequests(may -> may.anyRequest().permitAll())
+                .csrf(AbstractHttpConfigurer::disable)
+                .securityContext(AbstractHttpConfigurer::disable)
+                .requestCache(AbstractHttpConfigurer::disable)
+                .sessionManagement(AbstractHttpConfigurer::disable)
+                .headers(SecurityConfig::headers)
+                .build();
+    }
+
     @Bean
     SecurityFilterChain chain(
-            HttpSecurity http,
-            OnTheJob onTheJob,
-            Throttle throttle,
-            Deeds deeds,
-            Screens screens,
-            RememberMeServices devices)
+            HttpSecurity http, OnTheJob onTheJob, Throttle throttle, Deeds deeds, Screens screens, Devices devices)
             throws Exception {
         SignInGuard guard = new SignInGuard(throttle, deeds);
         SavedRequestAwareAuthenticationSuccessHandler inside = new SavedRequestAwareAuthenticationSuccessHandler();
         inside.setDefaultTargetUrl("/shelf");
+        CookieRequestCache wanted = wanted();
+        inside.setRequestCache(wanted);
         return http.addFilterBefore(guard, UsernamePasswordAuthenticationFilter.class)
-                .authorizeHttpRequests(may -> may.requestMatchers(
-                                "/css/**", "/js/**", "/fonts/**", "/figure/**", "/icons/**")
-                        .permitAll()
-                        .dispatcherTypeMatchers(DispatcherType.ASYNC)
+                .authorizeHttpRequests(may -> may.dispatcherTypeMatchers(DispatcherType.ASYNC)
                         .permitAll()
                         .requestMatchers(
                                 "/sign-in", "/first-lead", "/error", "/board/**", "/certificate", "/certificate.pem")
@@ -105,16 +112,40 @@ class SecurityConfig {
                             guard.signedIn(request);
                             inside.onAuthenticationSuccess(request, response, who);
                         }))
+                // what a form needs to be believed is kept by the browser: whoever only looks at the door leaves
+                // nothing here
+                .csrf(csrf -> csrf.csrfTokenRepository(tokens()))
+                .requestCache(cache -> cache.requestCache(wanted))
                 .rememberMe(device -> device.rememberMeServices(devices))
                 .logout(out -> out.logoutUrl("/sign-out")
                         .logoutSuccessUrl("/sign-in")
                         .addLogoutHandler((request, response, who) -> ofSession(request, screens::endIn))
                         .addLogoutHandler(new HeaderWriterLogoutHandler(new ClearSiteDataHeaderWriter(CACHE))))
-                .headers(headers -> headers.contentSecurityPolicy(csp -> csp.policyDirectives(POLICY))
-                        .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN))
-                        // a browser that was told so once would no longer let anybody past a certificate made here
-                        .httpStrictTransportSecurity(HeadersConfigurer.HstsConfig::disable))
+                .headers(SecurityConfig::headers)
                 .build();
+    }
+
+    private static void headers(HeadersConfigurer<HttpSecurity> headers) {
+        headers.contentSecurityPolicy(csp -> csp.policyDirectives(POLICY))
+                .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN))
+                // a browser that was told so once would no longer let anybody past a certificate made here
+                .httpStrictTransportSecurity(HeadersConfigurer.HstsConfig::disable);
+    }
+
+    private static CookieCsrfTokenRepository tokens() {
+        CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
+        tokens.setCookieName("kemdro-press");
+        tokens.setHeaderName("X-CSRF-TOKEN");
+        tokens.setCookieCustomizer(cookie -> cookie.sameSite("Lax"));
+        return tokens;
+    }
+
+    /** The page somebody wanted before they had to sign in, and nothing that a script asked for. */
+    private static CookieRequestCache wanted() {
+        CookieRequestCache cache = new CookieRequestCache();
+        cache.setRequestMatcher(request -> "GET".equals(request.getMethod())
+                && String.valueOf(request.getHeader("Accept")).contains("text/html"));
+        return cache;
     }
 
     /** Only names this machine is known by: a page elsewhere whose name was made to lead here gets nothing. */
@@ -153,19 +184,9 @@ class SecurityConfig {
     }
 
     @Bean
-    static PersistentTokenRepository devices(DataSource source) {
+    static PersistentTokenRepository rememberedDevices(DataSource source) {
         JdbcTokenRepositoryImpl tokens = new JdbcTokenRepositoryImpl();
         tokens.setDataSource(source);
         return tokens;
-    }
-
-    @Bean
-    static RememberMeServices remembering(Accounts accounts, PersistentTokenRepository devices) {
-        PersistentTokenBasedRememberMeServices services =
-                new PersistentTokenBasedRememberMeServices(UUID.randomUUID().toString(), accounts, devices);
-        services.setParameter("remember");
-        services.setCookieName("kemdro-device");
-        services.setTokenValiditySeconds((int) Duration.ofDays(30).toSeconds());
-        return services;
     }
 }

@@ -38,7 +38,9 @@ class LandedTest {
             Map.entry("V17__habits.sql", "35377d9f0ef9e5625fca6ae4be8748fc77fa04d00bc19741606fe3a2ada72949"),
             Map.entry("V18__guarded.sql", "9323c3cd2b4bb1e1a60fae5d7e8e70eeebce742e2ac822befa50a95e5b284e74"),
             Map.entry("V19__keeping.sql", "24855648e29233c8f3852c9f0419db0b4d6f995a43a112d326a8a7e184ae87bc"),
-            Map.entry("V20__time_zone.sql", "476bf67f299034846f97b28923a2c9f832d54610f430c0119ecd048dd79e66b0"));
+            Map.entry("V20__time_zone.sql", "476bf67f299034846f97b28923a2c9f832d54610f430c0119ecd048dd79e66b0"),
+            Map.entry(
+                    "V21__names_on_the_floor.sql", "e053ada838f0ba74215ec7de4609b89adafacc84749564ee342ff9862d5594ab"));
 
     @Test
     void noMigrationThatHasLandedIsEdited() throws Exception {

@@ -1,6 +1,7 @@
 package app.kemdro.web.parts.habit;
 
 import app.kemdro.core.hour.Wall;
+import app.kemdro.web.parts.assets.Shipped;
 import app.kemdro.web.parts.typed.WithFields;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
@@ -12,7 +13,6 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.Map;
-import java.util.regex.Pattern;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
@@ -22,9 +22,6 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Component
 @Order(0)
 class HabitFilter extends OncePerRequestFilter {
-    /** What ships with the application says nothing of its own. */
-    private static final Pattern SHIPPED = Pattern.compile("/(css|js|fonts|figure|icons)/.*");
-
     /** Filters are made before everything else; what they need of the house is asked for when somebody comes. */
     private final ObjectProvider<Readers> readers;
 
@@ -37,7 +34,7 @@ class HabitFilter extends OncePerRequestFilter {
 
     @Override
     protected boolean shouldNotFilter(HttpServletRequest request) {
-        return SHIPPED.matcher(request.getRequestURI()).matches();
+        return Shipped.is(request);
     }
 
     /** A page that says what went wrong is read as well. */

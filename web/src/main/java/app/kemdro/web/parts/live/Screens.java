@@ -3,6 +3,7 @@ package app.kemdro.web.parts.live;
 import jakarta.servlet.http.HttpSession;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.ExecutorService;
@@ -82,6 +83,11 @@ public class Screens {
         all.add(screen);
         screen.tell("now", first);
         return emitter;
+    }
+
+    /** The sessions in which screens listen. */
+    public Set<String> sessions() {
+        return Set.copyOf(sessions.values());
     }
 
     /** Ends every screen of a session, as when somebody signs out or is no longer let in. */

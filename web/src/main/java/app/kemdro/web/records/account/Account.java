@@ -29,6 +29,8 @@ public class Account {
     @Enumerated(EnumType.STRING)
     private Role role = Role.HANDS;
 
+    private boolean names;
+
     protected Account() {}
 
     Account(String name, String displayName, String passwordHash, Role role) {
@@ -54,11 +56,21 @@ public class Account {
         return role;
     }
 
+    /** Whether somebody of the floor reads on the shelf who sits; leads and hands need no leave for what they see. */
+    public boolean isNamesAllowed() {
+        return role == Role.FLOOR && names;
+    }
+
     void passwordIs(String hash) {
         passwordHash = hash;
     }
 
     void roleIs(Role other) {
         role = other;
+        names = false;
+    }
+
+    void namesAre(boolean allowed) {
+        names = allowed;
     }
 }

@@ -56,6 +56,16 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
         return who.getAuthorities().stream().anyMatch(a -> ("ROLE_" + role).equals(a.getAuthority()));
     }
 
+    /** Whether somebody reads who sits for jobs they do not work on. */
+    public boolean readsNames(Authentication who) {
+        return isLead(who)
+                || has(who, Account.Role.FLOOR)
+                        && repository
+                                .findByName(who.getName())
+                                .filter(Account::isNamesAllowed)
+                                .isPresent();
+    }
+
     /** Who is called how, as it is now. */
     public Called called() {
         return new Called(all());
@@ -167,6 +177,22 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
             leadIsLeft(account);
         }
         account.roleIs(role);
+        repository.save(account);
+    }
+
+    /**
+     * Lets somebody of the floor read who sits, or no longer.
+     *
+     * @throws IllegalArgumentException where this is nobody of the floor
+     */
+    @Transactional
+    public void allowNames(String name, boolean allowed) {
+        Account account = known(name);
+        if (account.getRole() != Account.Role.FLOOR) {
+            throw new IllegalArgumentException(account.getDisplayName()
+                    + " is not of the floor; leads and hands read the names of the jobs they see.");
+        }
+        account.namesAre(allowed);
         repository.save(account);
     }
 

@@ -5,8 +5,12 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.List;
 
 /**
  * The script's two commands on a house that stands still. A backup is brought into a folder of its own first, read to its end and
@@ -14,6 +18,7 @@ import java.sql.SQLException;
  */
 public final class Restoring {
     private static final String DATA = "kemdro.mv.db";
+    private static final List<String> SIGNED_IN = List.of("SPRING_SESSION", "PERSISTENT_LOGINS");
 
     private Restoring() {}
 
@@ -75,16 +80,32 @@ public final class Restoring {
             Path beside = Files.createTempDirectory(home, ".restoring");
             try {
                 Contents back = BackupFile.read(file, url(beside));
+                signEverybodyOut(url(beside));
                 // what is in one folder moves within one disk, whole or not at all
                 Files.move(beside.resolve(DATA), home.resolve(DATA), StandardCopyOption.ATOMIC_MOVE);
                 return "Restored into " + home + ": " + back.says() + ".";
             } finally {
                 BackupFile.remove(beside);
             }
-        } catch (IOException e) {
+        } catch (IOException | SQLException e) {
             throw new Damaged(home + " cannot be written: " + e.getMessage());
         } catch (Damaged e) {
             throw new Damaged(file + " is damaged or is no backup: " + e.getMessage() + ". Nothing was restored.");
+        }
+    }
+
+    /** Who was signed in at the moment of the backup is not signed in where it is restored; nor is a device that was remembered then. */
+    private static void signEverybodyOut(String url) throws SQLException {
+        try (Connection house = DriverManager.getConnection(url, "kemdro", "");
+                Statement does = house.createStatement()) {
+            for (String table : SIGNED_IN) {
+                // a backup of before knows no such table
+                try (ResultSet there = house.getMetaData().getTables(null, "PUBLIC", table, null)) {
+                    if (there.next()) {
+                        does.execute("delete from " + table);
+                    }
+                }
+            }
         }
     }
 

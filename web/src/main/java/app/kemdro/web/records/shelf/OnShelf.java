@@ -30,9 +30,9 @@ public record OnShelf(
         String ribbon,
         List<Way> inTheWay) {
 
-    /** The same for those who do not work on it: its times, and nothing of who sits, what is on the body or what stands in the way. */
-    OnShelf timesOnly(String blank, String strip) {
-        return new OnShelf(id, title, production, "", call, running, startBy, chairIn, ready, blank, strip, List.of());
+    /** The same for those who do not work on it: its times, and nothing of what is on the body or what stands in the way. */
+    OnShelf timesOnly(String who, String blank, String strip) {
+        return new OnShelf(id, title, production, who, call, running, startBy, chairIn, ready, blank, strip, List.of());
     }
 
     /** What stands in the way, room by room. */

@@ -133,14 +133,21 @@ class ShelfRows {
         return rows(List.of(new At(job, LocalDateTime.MIN))).stream().findFirst();
     }
 
+    /** A chair-in, on the line of a job with this call. */
+    record ChairIn(LocalDateTime at, LocalDateTime call) {}
+
     /** The soonest chair-in of all jobs that is still to come. */
-    Optional<LocalDateTime> nextChairIn(LocalDateTime now) {
-        return Optional.ofNullable(data.createQuery(
-                        "select min(l.chairIn) from ShelfLine l join Job j on j.id = l.jobId where l.chairIn > :now and "
-                                + ON_SHELF,
-                        LocalDateTime.class)
+    Optional<ChairIn> nextChairIn(LocalDateTime now) {
+        return data
+                .createQuery(
+                        "select l.chairIn, j.callAt from ShelfLine l join Job j on j.id = l.jobId where l.chairIn > :now and "
+                                + ON_SHELF + " order by l.chairIn",
+                        ChairIn.class)
                 .setParameter("now", now)
-                .getSingleResult());
+                .setMaxResults(1)
+                .getResultList()
+                .stream()
+                .findFirst();
     }
 
     /** Jobs whose call is still to come and of which nothing is kept that was made of this version of them; the soonest first. */

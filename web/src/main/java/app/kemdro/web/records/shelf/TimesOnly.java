@@ -19,8 +19,15 @@ public class TimesOnly {
         this.blank = json.text(FigureModel.of(trade.body(), Set.of(), z -> Tint.NONE));
     }
 
-    public OnShelf of(OnShelf job) {
+    /**
+     * The same job with less.
+     *
+     * @param names whether they may read who sits
+     */
+    public OnShelf of(OnShelf job, boolean names) {
         return job.timesOnly(
-                blank, json.text(json.read(job.ribbon(), Ribbon.class).timesOnly()));
+                names ? job.performer() : "",
+                blank,
+                json.text(json.read(job.ribbon(), Ribbon.class).timesOnly()));
     }
 }

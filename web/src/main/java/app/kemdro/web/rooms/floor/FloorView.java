@@ -6,6 +6,7 @@ import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.run.StepState.Status;
 import app.kemdro.core.schedule.Confidence;
+import app.kemdro.core.schedule.Schedule;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.run.RunNow;
 import java.time.LocalDateTime;
@@ -39,12 +40,20 @@ record FloorView(
                 .count();
         int pace = s.run().isRehearsal() ? s.run().pace() : 1;
         boolean ended = s.run().endedAt() != null;
-        return of(plan, s.confidence(now), now, pace, doing(s, plan), rest(s, plan, now), ended, (int) done);
+        return of(plan, s.confidence(now), now, pace, doing(s, plan), rest(s.schedule(), plan, now), ended, (int) done);
     }
 
     /** Before the performer sits down. */
     static FloorView planned(Plan plan, Confidence confidence, LocalDateTime now) {
-        return of(plan, confidence, now, 1, "chair-in at " + Words.hour(plan.chairIn()), "", false, 0);
+        return of(
+                plan,
+                confidence,
+                now,
+                1,
+                "chair-in at " + Words.hour(plan.chairIn()),
+                rest(plan.schedule(), plan, now),
+                false,
+                0);
     }
 
     private static FloorView of(
@@ -118,8 +127,8 @@ record FloorView(
         };
     }
 
-    private static String rest(RunNow s, Plan plan, LocalDateTime now) {
-        return s.schedule().rests().stream()
+    private static String rest(Schedule schedule, Plan plan, LocalDateTime now) {
+        return schedule.rests().stream()
                 .filter(r -> plan.clock(r.start()).isAfter(now))
                 .findFirst()
                 .map(r -> Words.hour(plan.clock(r.start())) + ", " + Words.span((r.end() - r.start()) / 60))

@@ -250,10 +250,14 @@ class HouseController {
 
     @PostMapping("/house/schools/order")
     String pressOrder(@RequestParam String school, @RequestParam String way, Principal who) {
-        trade.orderSchools().stream()
+        return trade.orderSchools().stream()
                 .filter(s -> s.id().equals(school))
-                .forEach(s -> s.way(way).ifPresent(w -> usual.press(who.getName(), s, w)));
-        return "redirect:/house/schools#order-" + school;
+                .findFirst()
+                .map(s -> {
+                    s.way(way).ifPresent(w -> usual.press(who.getName(), s, w));
+                    return "redirect:/house/schools#order-" + s.id();
+                })
+                .orElse("redirect:/house/schools");
     }
 
     @GetMapping("/house/room")

@@ -2,6 +2,7 @@ package app.kemdro.web.rooms.look;
 
 import app.kemdro.core.body.Body;
 import app.kemdro.core.body.Capitals;
+import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Technique.Effect;
@@ -30,6 +31,7 @@ final class TechniqueOffers {
     private final Trade trade;
     private final Body body;
     private final Job job;
+    private final Look look;
     private final List<String> zones;
     private final Proposals proposals;
 
@@ -37,6 +39,7 @@ final class TechniqueOffers {
         this.trade = trade;
         this.body = trade.body();
         this.job = job;
+        this.look = job.look();
         this.zones = zones;
         this.proposals = proposals;
     }
@@ -103,7 +106,7 @@ final class TechniqueOffers {
     /** Kinds of work, and families, of which nothing more fits on all pressed zones. */
     private Set<String> taken() {
         Set<String> taken = new HashSet<>();
-        for (LookEntry entry : job.look().entries()) {
+        for (LookEntry entry : look.entries()) {
             if (!trade.has(entry.techniqueId())) {
                 continue;
             }
@@ -123,7 +126,7 @@ final class TechniqueOffers {
     /** Whether work of this kind takes a share of the pressed zones, so that another may have the rest beside it. */
     private boolean isShared(String slot) {
         return zones.stream().allMatch(z -> {
-            int share = LookChange.taken(job.look(), slot, z, trade);
+            int share = LookChange.taken(look, slot, z, trade);
             return share > 0 && share < WHOLE;
         });
     }
@@ -139,6 +142,6 @@ final class TechniqueOffers {
     /** Why a technique cannot be put on these zones now: what the performer reacts to, or what is not there yet. */
     private String cannot(Technique technique, List<String> on) {
         String barred = barred(technique, on);
-        return barred.isEmpty() ? Unmet.of(job.look(), technique, on, trade).orElse("") : barred;
+        return barred.isEmpty() ? Unmet.of(look, technique, on, trade).orElse("") : barred;
     }
 }

@@ -59,6 +59,18 @@ class AccountsController {
         });
     }
 
+    @PostMapping("/people/accounts/{name}/names")
+    String names(@PathVariable String name, @RequestParam boolean allowed, RedirectAttributes after) {
+        return done(after, () -> {
+            accounts.allowNames(name, allowed);
+            deeds.did(
+                    About.ACCOUNT,
+                    allowed ? "let " + name + " read who sits" : "let " + name + " no longer read who sits");
+            return called(name)
+                    + (allowed ? " reads on the shelf who sits." : " no longer reads who sits, only the times.");
+        });
+    }
+
     @PostMapping("/people/accounts/{name}/remove")
     String remove(@PathVariable String name, Principal who, RedirectAttributes after) {
         return done(after, () -> {

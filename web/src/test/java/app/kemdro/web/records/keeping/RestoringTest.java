@@ -80,6 +80,28 @@ class RestoringTest {
         assertThat(backupsKept(empty)).isEqualTo(21);
     }
 
+    /** What a backup knows of sessions lets nobody in. */
+    @Test
+    void nobodyIsSignedInWhereItIsRestored() throws Exception {
+        try (Connection house = open(home);
+                Statement does = house.createStatement()) {
+            does.execute("insert into spring_session values ('p', 's', 1, 1, 1, 9223372036854775807, 'ines')");
+            does.execute("insert into spring_session_attributes values ('p', 'a', x'00')");
+            does.execute("insert into persistent_logins values ('ines', 'series', 'token', current_timestamp)");
+        }
+        Files.delete(file);
+        Restoring.backup(file, home);
+        Restoring.restore(file, empty);
+        try (Connection house = open(empty);
+                Statement does = house.createStatement()) {
+            for (String table : List.of("spring_session", "spring_session_attributes", "persistent_logins")) {
+                var rows = does.executeQuery("select count(*) from " + table);
+                rows.next();
+                assertThat(rows.getInt(1)).as(table).isZero();
+            }
+        }
+    }
+
     @Test
     void aFileThatIsCutOffAnywhereLeavesNothingBehind() throws Exception {
         byte[] whole = Files.readAllBytes(file);

@@ -9,6 +9,7 @@ import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
 import app.kemdro.web.records.account.Account;
 import app.kemdro.web.records.account.Accounts;
+import app.kemdro.web.records.account.SignedIn;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.run.Reports;
 import app.kemdro.web.records.run.Run;
@@ -22,8 +23,11 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.Base64;
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
@@ -34,6 +38,7 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
 /** Accounts as they are seen from outside, over real connections: who is let in, who no longer is, and what ends with it. */
 @DemoTest
@@ -62,6 +67,12 @@ class GuardTest {
     @Autowired
     private Reports reports;
 
+    @Autowired
+    private SignedIn signedIn;
+
+    @Autowired
+    private RequestMappingHandlerMapping handlers;
+
     private String name = "";
     private Visitor lead = new Visitor();
 
@@ -82,9 +93,17 @@ class GuardTest {
         }
 
         HttpResponse<String> post(String page, String path, String body) throws Exception {
+            return press(tokenOf(page), path, body);
+        }
+
+        /** What a press of this page is believed by. */
+        String tokenOf(String page) throws Exception {
             Matcher m = Pattern.compile("name=\"csrf-token\" content=\"([^\"]+)\"")
                     .matcher(get(page).body());
-            String token = m.find() ? m.group(1) : "";
+            return m.find() ? m.group(1) : "";
+        }
+
+        HttpResponse<String> press(String token, String path, String body) throws Exception {
             return http.send(
                     request(path)
                             .header("Content-Type", "application/x-www-form-urlencoded")
@@ -119,6 +138,35 @@ class GuardTest {
                     assertThat(closed).as("the stream has ended").isNotNull();
                 }
             });
+        }
+
+        /** The page as a browser asks for one. */
+        void getAsPage(String path) throws Exception {
+            http.send(request(path).header("Accept", "text/html").build(), BodyHandlers.discarding());
+        }
+
+        private String cookie(String name) {
+            return cookies.getCookieStore().getCookies().stream()
+                    .filter(c -> c.getName().equals(name))
+                    .map(HttpCookie::getValue)
+                    .findFirst()
+                    .orElse("");
+        }
+
+        /** What this device is remembered by. */
+        String device() {
+            return cookie("kemdro-device");
+        }
+
+        void remember(String device) {
+            HttpCookie cookie = new HttpCookie("kemdro-device", device);
+            cookie.setPath("/");
+            cookie.setVersion(0);
+            cookies.getCookieStore().add(URI.create("http://127.0.0.1:" + port), cookie);
+        }
+
+        String session() {
+            return new String(Base64.getDecoder().decode(cookie("SESSION")), StandardCharsets.UTF_8);
         }
 
         void forgetSession() {
@@ -167,11 +215,15 @@ class GuardTest {
         Run run = seats.begin(job, "ines");
         Visitor somebody = new Visitor();
         somebody.signIn(hands, WORDS);
-        List<String> pages = List.of("/chair", "/chair/state", "/chair/stream", "/order", "/export.json");
+        List<String> pages = handlers.getHandlerMethods().keySet().stream()
+                .flatMap(m -> m.getPatternValues().stream())
+                .filter(p -> p.startsWith("/jobs/{"))
+                .map(p -> p.replaceFirst("\\{[^}]+}", String.valueOf(job)).replaceAll("\\{[^}]+}", "2"))
+                .distinct()
+                .toList();
+        assertThat(pages).hasSizeGreaterThan(100).contains("/jobs/" + job + "/chair/stream");
         for (String page : pages) {
-            assertThat(somebody.get("/jobs/" + job + page).statusCode())
-                    .as("before, " + page)
-                    .isEqualTo(403);
+            assertThat(somebody.get(page).statusCode()).as("before, " + page).isEqualTo(403);
         }
         Stamp joins = new Stamp("join-" + hands, runs.now(run), "Hands " + hands);
         reports.take(job, new RunEvent.Join(joins, Skill.ASSISTANT), "ines");
@@ -180,11 +232,16 @@ class GuardTest {
         Stamp leaves = new Stamp("leave-" + hands, runs.now(run), "Hands " + hands);
         reports.take(job, new RunEvent.Leave(leaves), "ines");
         stream.get(2, TimeUnit.MINUTES);
+        String token = somebody.tokenOf("/shelf");
         for (String page : pages) {
-            assertThat(somebody.get("/jobs/" + job + page).statusCode())
-                    .as("after, " + page)
+            assertThat(somebody.get(page).statusCode()).as("after, " + page).isEqualTo(403);
+            assertThat(somebody.press(token, page, "").statusCode())
+                    .as("pressed after, " + page)
                     .isEqualTo(403);
         }
+        assertThat(somebody.press(token, "/password", "old=a&wanted=b").statusCode())
+                .as("a press that is theirs is believed")
+                .isEqualTo(200);
         reports.end(runs.open(job).orElseThrow(), "end-" + hands, "ines");
     }
 
@@ -251,6 +308,79 @@ class GuardTest {
         lead.post("/people", "/people/accounts/" + name + "/password", "password=" + OTHERS);
         somebody.forgetSession();
         assertThat(somebody.isIn()).isFalse();
+    }
+
+    @Test
+    void signingOutForgetsTheDeviceAtWhichOneDoesItAndNoOther() throws Exception {
+        Visitor here = new Visitor();
+        Visitor there = new Visitor();
+        for (Visitor device : List.of(here, there)) {
+            device.post("/sign-in", "/sign-in", "username=" + name + "&password=" + WORDS + "&remember=on");
+        }
+        String kept = here.device();
+        here.post("/shelf", "/sign-out", "");
+        assertThat(here.isIn()).isFalse();
+        assertThat(here.device()).isEmpty();
+        // nor does it help to have kept what the device was known by
+        here.remember(kept);
+        assertThat(here.isIn()).isFalse();
+        there.forgetSession();
+        assertThat(there.isIn()).isTrue();
+    }
+
+    /** Whoever only looks at the door leaves nothing behind, however often; whoever comes for a page still gets to it. */
+    @Test
+    void lookingAtTheDoorKeepsNothingOnTheServer() throws Exception {
+        Visitor stranger = new Visitor();
+        for (String page :
+                List.of("/", "/sign-in", "/shelf", "/jobs/2/order", "/first-lead", "/board/none", "/certificate")) {
+            stranger.get(page);
+            assertThat(stranger.session()).as(page).isEmpty();
+        }
+        stranger.signIn(name, "not this one");
+        assertThat(stranger.session()).as("a wrong password").isEmpty();
+        stranger.getAsPage("/jobs/2/order");
+        assertThat(stranger.session()).as("a page that is asked for").isEmpty();
+        assertThat(stranger.signIn(name, WORDS)).contains("/jobs/2/order");
+        assertThat(stranger.session()).isNotEmpty();
+        assertThat(stranger.isIn()).isTrue();
+    }
+
+    /** Scripts and styles read no session: they come where the data cannot be opened, and keep nobody's session from ending. */
+    @Test
+    void whatIsTheSameForEverybodyAsksNobodyWhoTheyAre() throws Exception {
+        Visitor somebody = inside();
+        long before = System.currentTimeMillis() - 3_600_000;
+        database.update(
+                "update spring_session set last_access_time = ? where session_id = ?", before, somebody.session());
+        for (String path : List.of("/css/app.css", "/js/app.js", "/icons/favicon.svg")) {
+            assertThat(somebody.get(path).statusCode()).as(path).isEqualTo(200);
+        }
+        assertThat(lastSeen(somebody)).isEqualTo(before);
+        somebody.get("/shelf");
+        assertThat(lastSeen(somebody)).isGreaterThan(before);
+    }
+
+    private long lastSeen(Visitor somebody) throws Exception {
+        return Objects.requireNonNull(database.queryForObject(
+                "select last_access_time from spring_session where session_id = ?", Long.class, somebody.session()));
+    }
+
+    /** A session that ends by its time ends what listens in it. */
+    @Test
+    void aStreamDoesNotOutliveItsSession() throws Exception {
+        Visitor somebody = inside();
+        Visitor other = inside();
+        CompletableFuture<Void> stream = somebody.listen("/jobs/1/chair/stream");
+        CompletableFuture<Void> others = other.listen("/jobs/1/chair/stream");
+        database.update(
+                "update spring_session set last_access_time = 1, expiry_time = 1 where session_id = ?",
+                somebody.session());
+        signedIn.endWhatIsOver();
+        stream.get(2, TimeUnit.MINUTES);
+        assertThat(somebody.isIn()).isFalse();
+        assertThat(others).isNotDone();
+        assertThat(other.isIn()).isTrue();
     }
 
     @Test

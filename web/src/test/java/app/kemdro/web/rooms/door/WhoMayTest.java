@@ -15,6 +15,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
+import org.springframework.test.web.servlet.assertj.MvcTestResultAssert;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
 @DemoTest
@@ -98,6 +99,29 @@ class WhoMayTest {
                 .hasSizeGreaterThan(10);
         assertThat(secrets).noneMatch(seen::contains);
         assertThat(seen).contains("Orrin Vask").contains("start by");
+    }
+
+    /** Who sits is read by the floor where a lead allows it, and found by it; a step or hands are not. */
+    @Test
+    void theFloorReadsNamesWhereALeadAllowsIt() throws Exception {
+        assertThat(source("floor", "FLOOR", "/shelf")).doesNotContain("Tomas Brandvik");
+        assertThat(source("floor", "FLOOR", "/shelf?find=Brandvik")).doesNotContain("Orrin Vask");
+        allowed("floor", true).hasStatus(302);
+        assertThat(source("floor", "FLOOR", "/shelf"))
+                .contains("Tomas Brandvik")
+                .doesNotContain("/jobs/2/look");
+        assertThat(source("floor", "FLOOR", "/shelf?find=Brandvik")).contains("Orrin Vask");
+        allowed("floor", false).hasStatus(302);
+        assertThat(source("floor", "FLOOR", "/shelf")).doesNotContain("Tomas Brandvik");
+        allowed("pell", true).flash().containsKey("refused");
+    }
+
+    private MvcTestResultAssert allowed(String account, boolean names) {
+        return assertThat(mvc.post()
+                .uri("/people/accounts/" + account + "/names")
+                .param("allowed", String.valueOf(names))
+                .with(csrf())
+                .with(user("ines").roles("LEAD")));
     }
 
     private String source(String name, String role, String path) throws Exception {
