@@ -58,6 +58,11 @@ public record Technique(
         return roles.contains(role);
     }
 
+    /** Whether this state holds somewhere afterwards. */
+    public boolean givesAnywhere(String state) {
+        return gives.contains(state) || givesAround.containsKey(state);
+    }
+
     /**
      * What is chosen inside a school.
      *

@@ -29,7 +29,6 @@ final class Composition {
     private final Body body;
     private final Brief brief;
     private final List<Entry> entries = new ArrayList<>();
-    private final Giving giving;
     private final List<Problem> problems = new ArrayList<>();
     private final List<Problem> notes = new ArrayList<>();
     private final List<Missing> missing = new ArrayList<>();
@@ -104,7 +103,6 @@ final class Composition {
         this.trade = trade;
         this.body = trade.body();
         this.brief = brief;
-        this.giving = new Giving(entries, trade);
         look.entries().forEach(this::accept);
         if (problems.isEmpty()) {
             problems.addAll(new Beside(trade).problems(entries));
@@ -121,9 +119,9 @@ final class Composition {
         return entries;
     }
 
-    /** Who gives what is needed. */
+    /** Who gives what is needed, among all entries. */
     Giving giving() {
-        return giving;
+        return new Giving(entries, trade);
     }
 
     List<Problem> problems() {
@@ -263,23 +261,24 @@ final class Composition {
     }
 
     /** A technique that is wanted, and the addition that wants it; empty where the look from the beginning does. */
-    private record Wanted(Technique technique, String addition) {}
+    private record Wanted(String technique, String addition) {}
 
     private void supplyNeeds() {
         for (int round = 0; round < MOST_ROUNDS; round++) {
             Map<Wanted, Set<String>> wanted = new LinkedHashMap<>();
             List<Problem> wanting = new ArrayList<>();
             missing.clear();
+            Giving giving = giving();
             for (Entry entry : entries) {
                 for (Need need : entry.technique().needs()) {
-                    want(entry, need, wanted, wanting);
+                    want(entry, need, giving, wanted, wanting);
                 }
             }
             if (wanted.isEmpty()) {
                 problems.addAll(wanting);
                 return;
             }
-            wanted.forEach((what, zones) -> insertByRegion(what.technique(), what.addition(), zones));
+            wanted.forEach((what, zones) -> insertByRegion(trade.technique(what.technique()), what.addition(), zones));
         }
     }
 
@@ -292,7 +291,7 @@ final class Composition {
         }
     }
 
-    private void want(Entry entry, Need need, Map<Wanted, Set<String>> wanted, List<Problem> wanting) {
+    private void want(Entry entry, Need need, Giving giving, Map<Wanted, Set<String>> wanted, List<Problem> wanting) {
         if (!need.required()) {
             return;
         }
@@ -317,7 +316,8 @@ final class Composition {
         Technique giver = implied.get(0);
         lacking.stream()
                 .filter(giver.zones()::contains)
-                .forEach(z -> wanted.computeIfAbsent(new Wanted(giver, entry.addition()), k -> new LinkedHashSet<>())
+                .forEach(z -> wanted.computeIfAbsent(
+                                new Wanted(giver.id(), entry.addition()), k -> new LinkedHashSet<>())
                         .add(z));
     }
 

@@ -6,62 +6,84 @@ import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Composition.Entry;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 
-/** Who gives what techniques need, zone by zone. */
+/** Who gives what techniques need, zone by zone, among entries that stay as they are. */
 final class Giving {
     private final List<Entry> entries;
     private final Trade trade;
+    private final Map<List<String>, List<Entry>> givers = new HashMap<>();
+    private final Map<String, List<Entry>> spoilers = new HashMap<>();
 
-    /** Among these entries, as they are whenever something is asked. */
     Giving(List<Entry> entries, Trade trade) {
-        this.entries = entries;
+        this.entries = List.copyOf(entries);
         this.trade = trade;
     }
 
     /** Zones of this entry on which the need counts. */
     List<String> zonesOf(Entry entry, Need need) {
         Collection<String> zones = need.zones().isEmpty() ? entry.zones() : need.zones();
-        return zones.stream()
-                .filter(z -> need.where() == null || anyGives(need.where(), z))
-                .filter(z -> need.unless() == null || !anyGives(need.unless(), z))
-                .filter(z -> !onlySpared(need, z))
-                .toList();
-    }
-
-    /** A zone that no implied technique may be used on, as the eyes for alcohol, does without. */
-    private boolean onlySpared(Need need, String zone) {
+        // a zone that no implied technique may be used on, as the eyes for alcohol, does without
         List<Technique> implied = need.givenBy().stream()
                 .flatMap(s -> trade.impliedGivers(s).stream())
                 .toList();
-        return !implied.isEmpty() && implied.stream().noneMatch(t -> t.zones().contains(zone));
+        return zones.stream()
+                .filter(z -> need.where() == null || anyGives(need.where(), z))
+                .filter(z -> need.unless() == null || !anyGives(need.unless(), z))
+                .filter(z -> implied.isEmpty()
+                        || implied.stream().anyMatch(t -> t.zones().contains(z)))
+                .toList();
     }
 
     private boolean anyGives(String state, String zone) {
-        return entries.stream().anyMatch(e -> e.gives(state, zone));
+        return giving(List.of(state)).stream().anyMatch(e -> e.gives(state, zone));
     }
 
     /** Entries that give what is needed on this zone, and whose gift still holds when it is needed. */
     List<Entry> givers(Entry needing, Need need, String zone) {
-        List<Entry> givers = new ArrayList<>();
-        for (Entry e : entries) {
-            for (String state : need.givenBy()) {
-                // what came in later has given nothing to what was planned before it
-                boolean later = !e.addition().isEmpty() && !e.addition().equals(needing.addition());
-                if (e != needing && !later && e.gives(state, zone) && !spoilt(e, state, zone)) {
-                    givers.add(e);
-                    break;
-                }
+        List<Entry> found = new ArrayList<>();
+        for (Entry e : giving(need.givenBy())) {
+            if (e != needing && givesLastingly(e, need.givenBy(), zone) && !isLater(e, needing)) {
+                found.add(e);
             }
         }
-        return givers;
+        return found;
+    }
+
+    /** Entries that give one of these states anywhere. */
+    private List<Entry> giving(List<String> states) {
+        return givers.computeIfAbsent(
+                states,
+                s -> entries.stream()
+                        .filter(e -> s.stream().anyMatch(e.technique()::givesAnywhere))
+                        .toList());
+    }
+
+    /** What came in later has given nothing to what was planned before it. */
+    private static boolean isLater(Entry giver, Entry needing) {
+        String addition = giver.addition();
+        return !addition.isEmpty() && !addition.equals(needing.addition());
+    }
+
+    private boolean givesLastingly(Entry giver, List<String> states, String zone) {
+        for (String state : states) {
+            if (giver.gives(state, zone) && !spoilt(giver, state, zone)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private boolean spoilt(Entry giver, String state, String zone) {
-        for (Entry spoiler : entries) {
-            if (spoiler.technique().spoils().contains(state)
-                    && spoiler.zones().contains(zone)
-                    && !spoiler.servesNeedOf(giver.technique())) {
+        List<Entry> of = spoilers.computeIfAbsent(
+                state,
+                s -> entries.stream()
+                        .filter(e -> e.technique().spoils().contains(s))
+                        .toList());
+        for (Entry spoiler : of) {
+            if (spoiler.zones().contains(zone) && !spoiler.servesNeedOf(giver.technique())) {
                 return true;
             }
         }

@@ -39,7 +39,8 @@ final class Precedence {
         this.byEntry = steps.stream()
                 .collect(Collectors.groupingBy(e -> e.entry().id(), LinkedHashMap::new, Collectors.toList()));
         byEntry.values().forEach(this::within);
-        composition.entries().forEach(this::states);
+        Giving giving = composition.giving();
+        composition.entries().forEach(e -> states(e, giving));
         List<Entry> laid = composition.entries().stream()
                 .filter(e -> !trade.strata().level(e.technique().slot()).block())
                 .toList();
@@ -185,17 +186,17 @@ final class Precedence {
                 .toList();
     }
 
-    private void states(Entry entry) {
+    private void states(Entry entry, Giving giving) {
         for (Need need : entry.technique().needs()) {
-            for (String zone : composition.giving().zonesOf(entry, need)) {
+            for (String zone : giving.zonesOf(entry, need)) {
                 Expanded needing = onZone(entry, zone).get(0);
-                for (Entry giver : composition.giving().givers(entry, need, zone)) {
+                for (Entry giver : giving.givers(entry, need, zone)) {
                     // what was asked to lie over another goes there whatever a need says, as when two layers are turned
                     if (giver.isOver(entry)) {
                         continue;
                     }
-                    List<Expanded> giving = onZone(giver, zone);
-                    Expanded last = giving.get(giving.size() - 1);
+                    List<Expanded> theirs = onZone(giver, zone);
+                    Expanded last = theirs.get(theirs.size() - 1);
                     links.add(
                             last.step().id(),
                             needing.step().id(),

@@ -1,5 +1,7 @@
 package app.kemdro.core.schedule;
 
+import java.util.Arrays;
+
 /** Blocks that wait to be placed, the most urgent first of those that wait for nothing outside themselves. */
 final class BlockQueue {
     private final IndexedNetwork net;
@@ -7,6 +9,10 @@ final class BlockQueue {
     private final double[] urgency;
     private final int[] waits;
     private final int[] next;
+
+    /** By task: the block of each that comes after it. */
+    private final int[][] behind;
+
     private int nextCount;
     private int left;
 
@@ -16,6 +22,12 @@ final class BlockQueue {
         urgency = new double[net.n];
         waits = new int[net.n];
         next = new int[net.n];
+        behind = new int[net.n][];
+        for (int i = 0; i < net.n; i++) {
+            behind[i] = Arrays.stream(net.after[i])
+                    .mapToInt(arc -> net.block[arc.to()])
+                    .toArray();
+        }
     }
 
     /** Begins anew; a block is as urgent as the most urgent of its tasks. */
@@ -52,8 +64,7 @@ final class BlockQueue {
         done[block] = true;
         left--;
         for (int i : net.blocks[block]) {
-            for (IndexedNetwork.Arc arc : net.after[i]) {
-                int after = net.block[arc.to()];
+            for (int after : behind[i]) {
                 waits[after]--;
                 mayBeNext(after);
             }

@@ -27,7 +27,7 @@ final class EagerOrder {
     private static final int SOON = 1500;
 
     private final IndexedNetwork net;
-    private final EagerTimes times;
+    private final TaskTimes times;
     private final EagerOutlook outlook;
     private final List<Worker> workers;
     final int[] start;
@@ -68,7 +68,7 @@ final class EagerOrder {
 
     EagerOrder(IndexedNetwork net) {
         this.net = net;
-        this.times = new EagerTimes(net);
+        this.times = new TaskTimes(net);
         this.outlook = new EagerOutlook(this, net, times);
         this.workers = net.network.workers();
         start = new int[net.n];

@@ -8,13 +8,13 @@ final class EagerOutlook {
 
     private final EagerOrder order;
     private final IndexedNetwork net;
-    private final EagerTimes times;
+    private final TaskTimes times;
     private final int hands;
     private final int[] soonest;
     private final int[] asked;
     private int turn;
 
-    EagerOutlook(EagerOrder order, IndexedNetwork net, EagerTimes times) {
+    EagerOutlook(EagerOrder order, IndexedNetwork net, TaskTimes times) {
         this.order = order;
         this.net = net;
         this.times = times;

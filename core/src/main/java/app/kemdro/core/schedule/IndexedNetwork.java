@@ -5,10 +5,10 @@ import java.util.Arrays;
 import java.util.BitSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.TreeSet;
 import java.util.stream.IntStream;
 
 /** A task network as arrays of numbers, made once for each planning so that thousands of placements are quick. */
@@ -61,30 +61,33 @@ final class IndexedNetwork {
 
     final Bounds bounds = new Bounds(this);
 
-    /** A lag between two tasks by number. */
-    record Arc(int from, int to, Lag lag) {}
+    /**
+     * A lag between two tasks by number.
+     *
+     * @param opens by way of the earlier task, seconds after its end at which the later may begin
+     * @param shuts the same for by when it must have begun
+     */
+    record Arc(int from, int to, Lag lag, int[] opens, int[] shuts) {}
 
     IndexedNetwork(TaskNetwork whole, Progress progress) {
         this.progress = progress;
         this.network = without(whole, Set.copyOf(progress.dropped()));
         n = network.tasks().size();
         tasks = network.tasks().toArray(new Task[0]);
-        Map<String, Integer> zoneIndex = new HashMap<>();
         for (int i = 0; i < n; i++) {
             index.put(tasks[i].id(), i);
         }
+        Map<String, Integer> places = places(tasks);
         zone = new int[n][];
         works = new int[n];
         for (int i = 0; i < n; i++) {
-            List<String> all = new ArrayList<>(new TreeSet<>(tasks[i].zones()));
+            Set<Integer> all = new LinkedHashSet<>();
+            tasks[i].zones().forEach(z -> all.add(places.get(z)));
             works[i] = all.size();
-            new TreeSet<>(tasks[i].holds())
-                    .stream().filter(z -> !all.contains(z)).forEach(all::add);
-            zone[i] = all.stream()
-                    .mapToInt(z -> zoneIndex.computeIfAbsent(z, k -> zoneIndex.size()))
-                    .toArray();
+            tasks[i].holds().forEach(z -> all.add(places.get(z)));
+            zone[i] = all.stream().mapToInt(z -> z).toArray();
         }
-        zones = zoneIndex.size();
+        zones = (int) places.values().stream().distinct().count();
         ways = new int[n][];
         for (int i = 0; i < n; i++) {
             ways[i] = ways(tasks[i]);
@@ -106,9 +109,7 @@ final class IndexedNetwork {
                             && !own.entrySet().contains(kept.get(p)))
                     .toArray();
         }
-        List<Arc> arcs = network.lags().stream()
-                .map(l -> new Arc(index.get(l.from()), index.get(l.to()), l))
-                .toList();
+        List<Arc> arcs = network.lags().stream().map(this::arc).toList();
         before = new Arc[n][];
         after = new Arc[n][];
         for (int i = 0; i < n; i++) {
@@ -148,6 +149,37 @@ final class IndexedNetwork {
         Arrays.fill(only, -1);
         network.pins().forEach(this::pin);
         pull = pulls();
+    }
+
+    /** Zones that the same tasks work on, and the same hold, are one place: whatever is free of one is free of all. */
+    private static Map<String, Integer> places(Task[] tasks) {
+        Map<String, List<Integer>> uses = new LinkedHashMap<>();
+        for (int i = 0; i < tasks.length; i++) {
+            int works = 2 * i;
+            tasks[i].zones()
+                    .forEach(
+                            z -> uses.computeIfAbsent(z, k -> new ArrayList<>()).add(works));
+            Task task = tasks[i];
+            task.holds().stream()
+                    .filter(z -> !task.zones().contains(z))
+                    .forEach(
+                            z -> uses.computeIfAbsent(z, k -> new ArrayList<>()).add(works + 1));
+        }
+        Map<List<Integer>, Integer> known = new HashMap<>();
+        Map<String, Integer> places = new HashMap<>();
+        uses.forEach((zone, by) -> places.put(zone, known.computeIfAbsent(by, k -> known.size())));
+        return places;
+    }
+
+    private Arc arc(Lag lag) {
+        int from = index.get(lag.from());
+        List<Task.Mode> modes = tasks[from].modes();
+        return new Arc(
+                from,
+                index.get(lag.to()),
+                lag,
+                modes.stream().mapToInt(lag::opensAfter).toArray(),
+                modes.stream().mapToInt(lag::shutsAfter).toArray());
     }
 
     private int[] ways(Task task) {

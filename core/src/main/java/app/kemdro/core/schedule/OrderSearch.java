@@ -95,20 +95,20 @@ final class OrderSearch {
         List<Integer> chain = chainOf(current);
         for (int k = 0; k < attempts && free.length > 0; k++) {
             Encoding next = changed(current, chain);
-            long cost = attempt(next);
+            // a little worse is let through, less and less, so that the search does not stay in a corner
+            long worse = (long) (WORSE * random.nextDouble() * (attempts - k) / attempts) * SerialPlacement.SECOND;
+            long cost = attempt(next, currentCost == Long.MAX_VALUE ? currentCost : currentCost + worse);
             if (cost < currentCost) {
                 for (UnaryOperator<Encoding> better : List.<UnaryOperator<Encoding>>of(this::urgent, this::tightened)) {
                     placement.place(next);
                     Encoding other = better.apply(next);
-                    long otherCost = attempt(other);
+                    long otherCost = attempt(other, cost);
                     if (otherCost < cost) {
                         next = other;
                         cost = otherCost;
                     }
                 }
             }
-            // a little worse is let through, less and less, so that the search does not stay in a corner
-            long worse = (long) (WORSE * random.nextDouble() * (attempts - k) / attempts) * SerialPlacement.SECOND;
             if (cost < currentCost + worse || cost <= currentCost) {
                 boolean moved = cost != currentCost;
                 current = next;
@@ -178,7 +178,12 @@ final class OrderSearch {
     }
 
     private long attempt(Encoding genes) {
-        if (!placement.place(genes)) {
+        return attempt(genes, Long.MAX_VALUE);
+    }
+
+    /** What it costs, or as much as can be where that is more than is of use, or no such placement is. */
+    private long attempt(Encoding genes, long most) {
+        if (!placement.place(genes, most / SerialPlacement.SECOND)) {
             if (stuckAt < 0 || !stuckForHands) {
                 stuckAt = placement.failedAt < 0 ? free[0] : placement.failedAt;
                 stuckForHands = placement.failedForHands;
@@ -203,7 +208,7 @@ final class OrderSearch {
                 if (best.mode()[i] != way && left-- > 0) {
                     Encoding other = best.copy();
                     other.mode()[i] = way;
-                    attempt(other);
+                    attempt(other, bestCost);
                 }
             }
         }
@@ -236,7 +241,9 @@ final class OrderSearch {
 
     /** What this costs of sense, or as much as can be where it is ready later than it may be. */
     private long cost(Sense sense, Encoding genes, long latest, long missed) {
-        return placement.place(genes) && times.lateness() <= latest && times.lateness() - times.ready() <= missed
+        return placement.place(genes, latest)
+                        && times.lateness() <= latest
+                        && times.lateness() - times.ready() <= missed
                 ? sense.cost(placement, times.ready())
                 : Long.MAX_VALUE;
     }
@@ -265,7 +272,7 @@ final class OrderSearch {
             if (best.mode()[i] > 0) {
                 Encoding without = best.copy();
                 without.mode()[i] = 0;
-                attempt(without);
+                attempt(without, bestCost);
             }
         }
     }

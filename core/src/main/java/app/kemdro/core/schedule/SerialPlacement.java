@@ -19,6 +19,7 @@ final class SerialPlacement {
 
     final IndexedNetwork net;
     final List<Worker> workers;
+    private final TaskTimes times;
     final int[] start;
     final int[] end;
     final int[] hands;
@@ -29,11 +30,11 @@ final class SerialPlacement {
     private final int[] floor;
     private final boolean[] placed;
     private final BlockQueue queue;
-    private final boolean[][] overlook;
     private final Timeline[] workerLine;
     private final Timeline[] zoneLine;
     private final Timeline[] toolLine;
     private final Timeline[] postureLine;
+    private final Timeline[][] all;
     final RestsLaid rests;
     private Encoding genes = new Encoding(new double[0], new int[0], new int[0], new int[0], new int[0]);
     private int chosenWorker;
@@ -48,6 +49,7 @@ final class SerialPlacement {
     SerialPlacement(IndexedNetwork net) {
         this.net = net;
         this.workers = net.network.workers();
+        this.times = new TaskTimes(net);
         this.rests = new RestsLaid(net);
         start = new int[net.n];
         end = new int[net.n];
@@ -63,14 +65,7 @@ final class SerialPlacement {
         zoneLine = lines(net.zones);
         toolLine = lines(net.network.tools());
         postureLine = lines(net.postures);
-        overlook = new boolean[net.n][net.n];
-        for (int i = 0; i < net.n; i++) {
-            for (Arc arc : net.before[i]) {
-                if (arc.lag().into()) {
-                    overlook[i][arc.from()] = true;
-                }
-            }
-        }
+        all = new Timeline[][] {workerLine, zoneLine, toolLine, postureLine};
     }
 
     private static Timeline[] lines(int count) {
@@ -83,6 +78,11 @@ final class SerialPlacement {
 
     /** Places everything; false when some task found no hands or no window. */
     boolean place(Encoding chosen) {
+        return place(chosen, Long.MAX_VALUE);
+    }
+
+    /** The same for whom a placement is of no use that is ready after this second; false as soon as it must be. */
+    boolean place(Encoding chosen, long latest) {
         genes = chosen;
         reset();
         for (int i = 0; i < net.n; i++) {
@@ -93,7 +93,7 @@ final class SerialPlacement {
         queue.begin(genes.priority());
         while (queue.isLeft()) {
             int block = queue.take();
-            if (block < 0 || !placeBlock(net.blocks[block])) {
+            if (block < 0 || !placeBlock(net.blocks[block]) || isAfter(net.blocks[block], latest)) {
                 return false;
             }
             queue.done(block);
@@ -101,8 +101,17 @@ final class SerialPlacement {
         return true;
     }
 
+    private boolean isAfter(int[] members, long latest) {
+        for (int i : members) {
+            if (start[i] + net.tail[i] > latest) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     private void reset() {
-        for (Timeline[] lines : List.of(workerLine, zoneLine, toolLine, postureLine)) {
+        for (Timeline[] lines : all) {
             for (Timeline line : lines) {
                 line.clear();
             }
@@ -139,7 +148,7 @@ final class SerialPlacement {
                 continue;
             }
             mode[i] = genes.mode()[i];
-            Mode how = net.tasks[i].modes().get(mode[i]);
+            Mode how = times.ways[i][mode[i]];
             int from = Math.max(Math.max(floor[i], net.release[i]), genes.from()[i]);
             for (Arc arc : net.before[i]) {
                 from = Math.max(from, end[arc.from()] + leastFrom(arc));
@@ -147,7 +156,7 @@ final class SerialPlacement {
             int at = earliest(i, from, how);
             if (at < 0 && how.helped()) {
                 mode[i] = 0;
-                how = net.tasks[i].modes().get(0);
+                how = times.ways[i][0];
                 at = earliest(i, from, how);
             }
             if (at < 0) {
@@ -175,7 +184,8 @@ final class SerialPlacement {
 
     /** Seconds after the end of the earlier task at which the later may begin. */
     int leastFrom(Arc arc) {
-        return leastFrom(arc.from(), arc.lag());
+        int from = arc.from();
+        return net.fixed[from] ? leastFrom(from, arc.lag()) : arc.opens()[mode[from]];
     }
 
     int leastFrom(int from, Lag lag) {
@@ -189,7 +199,7 @@ final class SerialPlacement {
         if (net.fixed[from]) {
             return arc.lag().shuts(net.past[from]);
         }
-        int most = arc.lag().shutsAfter(net.tasks[from].modes().get(mode[from]));
+        int most = arc.shuts()[mode[from]];
         return most >= Mode.NEVER ? Mode.NEVER : end[from] + most;
     }
 
@@ -205,21 +215,19 @@ final class SerialPlacement {
         int bestTool = -1;
         int bestHelper = -1;
         for (int w = 0; w < workers.size(); w++) {
-            Worker worker = workers.get(w);
-            if (!worker.can(task) || net.only[i] >= 0 && net.only[i] != w) {
+            int length = times.seconds[i][mode[i]][w];
+            if (length < 0) {
                 continue;
             }
-            int work = worker.seconds(task, how);
+            Worker worker = workers.get(w);
+            int work = length - how.tool();
             int at = how.helped()
                     ? withHelp(i, Math.max(from, worker.from()), work, how, w)
                     : fit(i, Math.max(from, worker.from()), work, how, workerLine[w], null);
-            if (at < 0 || at + work + how.tool() > worker.until()) {
+            if (at < 0 || at + length > worker.until()) {
                 continue;
             }
-            long score = at
-                    + work
-                    + how.tool()
-                    + (worker.lead() && task.needs() == Task.Needs.ANYONE ? genes.spare()[i] : 0);
+            long score = at + length + (times.spared[i][w] ? genes.spare()[i] : 0);
             if (score < best) {
                 best = score;
                 bestStart = at;
@@ -273,7 +281,7 @@ final class SerialPlacement {
             int[] zone = net.zone[i];
             for (int z = 0; z < zone.length; z++) {
                 int stays = z < net.works[i] ? length + how.settled() : length;
-                t = zoneLine[zone[z]].free(t, stays, overlook[i]);
+                t = zoneLine[zone[z]].free(t, stays, times.into[i]);
             }
             if (how.tool() > 0) {
                 t = toolFree(t + work, how.tool()) - work;
@@ -298,10 +306,7 @@ final class SerialPlacement {
         hands[i] = chosenWorker;
         helper[i] = chosenHelper;
         start[i] = at;
-        int work = chosenWorker < 0
-                ? net.tasks[i].work()
-                : workers.get(chosenWorker).seconds(net.tasks[i], how);
-        end[i] = at + work + how.tool();
+        end[i] = at + times.seconds[i][mode[i]][Math.max(0, chosenWorker)];
         placed[i] = true;
         if (chosenWorker >= 0) {
             workerLine[chosenWorker].take(at, end[i], i);
@@ -313,7 +318,7 @@ final class SerialPlacement {
             postureLine[p].take(at, end[i], i);
         }
         if (how.tool() > 0) {
-            toolLine[chosenTool].take(at + work, end[i], i);
+            toolLine[chosenTool].take(end[i] - how.tool(), end[i], i);
         }
         takeZones(i, how.settled());
     }
@@ -321,14 +326,10 @@ final class SerialPlacement {
     private void takeZones(int i, int settles) {
         int[] zone = net.zone[i];
         for (int z = 0; z < zone.length; z++) {
-            for (Arc arc : net.before[i]) {
-                if (arc.lag().into()) {
-                    int held = zoneLine[zone[z]].endOf(arc.from(), -1);
-                    if (held > start[i]) {
-                        zoneLine[zone[z]].endAt(arc.from(), start[i]);
-                    } else if (held >= 0 && arc.lag().ties()) {
-                        zoneLine[zone[z]].endAt(arc.from(), start[i]);
-                    }
+            for (Arc arc : times.worksInto[i]) {
+                int held = zoneLine[zone[z]].endOf(arc.from(), -1);
+                if (held > start[i] || held >= 0 && arc.lag().ties()) {
+                    zoneLine[zone[z]].endAt(arc.from(), start[i]);
                 }
             }
             zoneLine[zone[z]].take(start[i], z < net.works[i] ? end[i] + settles : end[i], i);
@@ -356,8 +357,8 @@ final class SerialPlacement {
         }
         for (int z : net.zone[i]) {
             zoneLine[z].release(i);
-            for (Arc arc : net.before[i]) {
-                if (arc.lag().into() && placed[arc.from()]) {
+            for (Arc arc : times.worksInto[i]) {
+                if (placed[arc.from()]) {
                     zoneLine[z].endAt(arc.from(), settled(arc.from()));
                 }
             }
@@ -391,8 +392,6 @@ final class SerialPlacement {
     }
 
     int settled(int i) {
-        return net.fixed[i]
-                ? net.past[i].settled()
-                : end[i] + net.tasks[i].modes().get(mode[i]).settled();
+        return net.fixed[i] ? net.past[i].settled() : end[i] + times.settled[i][mode[i]];
     }
 }

@@ -13,6 +13,9 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.SplittableRandom;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /** One placement by hand: who is placed first, where, by whom, and what is said of the result. Times in seconds. */
@@ -524,5 +527,75 @@ class PlacementTest {
         assertThat(due.pull[1]).isEqualTo(2 * 400 - 200);
         assertThat(due.pull[0]).isEqualTo(100 + due.pull[1]);
         assertThat(due.pull[2]).isEqualTo(400);
+    }
+
+    /** Whoever has no use for what is ready later is told so sooner, and loses nothing that is ready in time. */
+    @Test
+    void whatIsGivenUpWouldHaveBeenReadyTooLate() {
+        int sooner = 0;
+        for (long seed = 1; seed <= 300; seed++) {
+            SplittableRandom random = new SplittableRandom(seed);
+            TaskNetwork network =
+                    switch ((int) (seed % 3)) {
+                        case 0 -> Networks.random(seed);
+                        case 1 -> Networks.pinned(seed, 20);
+                        default -> Networks.together(seed, 16);
+                    };
+            IndexedNetwork net = new IndexedNetwork(network, Progress.NOTHING);
+            SerialPlacement placement = new SerialPlacement(net);
+            for (int k = 0; k < 5; k++) {
+                Encoding genes = drawn(net, random);
+                if (!placement.place(genes)) {
+                    continue;
+                }
+                int ready = new PlacedTimes(placement).ready();
+                int[] starts = placement.start.clone();
+                assertThat(placement.place(genes, ready)).as("seed " + seed).isTrue();
+                assertThat(placement.start).containsExactly(starts);
+                sooner += placement.place(genes, ready - 60) ? 0 : 1;
+            }
+        }
+        assertThat(sooner).isGreaterThan(500);
+    }
+
+    private static Encoding drawn(IndexedNetwork net, SplittableRandom random) {
+        double[] priority = random.doubles(net.n).toArray();
+        int[] mode = new int[net.n];
+        for (int i = 0; i < net.n; i++) {
+            mode[i] = net.ways[i][random.nextInt(net.ways[i].length)];
+        }
+        int[] gap = new int[net.bounds.mostRests()];
+        Arrays.fill(gap, net.network.breaks().every());
+        return new Encoding(priority, mode, gap, new int[net.n], new int[net.n]);
+    }
+
+    /** Where every place is two, as a zone and its neighbour that are always done together, everything is placed as where it is one. */
+    @Test
+    void zonesThatAreAlwaysUsedTogetherChangeNothing() {
+        for (long seed = 1; seed <= 100; seed++) {
+            TaskNetwork one = Networks.random(seed);
+            TaskNetwork two = new TaskNetwork(
+                    one.tasks().stream().map(PlacementTest::doubled).toList(),
+                    one.lags(),
+                    one.workers(),
+                    one.tools(),
+                    one.breaks());
+            IndexedNetwork single = new IndexedNetwork(one, Progress.NOTHING);
+            IndexedNetwork twice = new IndexedNetwork(two, Progress.NOTHING);
+            assertThat(twice.zones).isEqualTo(single.zones);
+            Encoding genes = drawn(single, new SplittableRandom(seed));
+            SerialPlacement a = new SerialPlacement(single);
+            SerialPlacement b = new SerialPlacement(twice);
+            assertThat(a.place(genes)).isEqualTo(b.place(genes));
+            assertThat(b.start).containsExactly(a.start);
+        }
+    }
+
+    private static Task doubled(Task t) {
+        return new Task(t.id(), t.work(), doubled(t.zones()), doubled(t.holds()), t.posture(), t.needs(), t.modes());
+    }
+
+    private static Set<String> doubled(Set<String> zones) {
+        return zones.stream().flatMap(z -> Stream.of(z, z + "-beside")).collect(Collectors.toSet());
     }
 }

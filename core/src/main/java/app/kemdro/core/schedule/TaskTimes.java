@@ -5,8 +5,8 @@ import app.kemdro.core.schedule.Task.Mode;
 import java.util.Arrays;
 import java.util.stream.IntStream;
 
-/** Times of a network by task, way and hands, looked up once so that thousands of mornings are quick. */
-final class EagerTimes {
+/** Times of a network by task, way and hands, looked up once so that thousands of mornings and placements are quick. */
+final class TaskTimes {
     /** Work and tool by task, way and hands, seconds; −1 where these hands may not. What needs nobody has one time. */
     final int[][][] seconds;
 
@@ -33,13 +33,19 @@ final class EagerTimes {
     /** By task and another: whether it works into what the other left. */
     final boolean[][] into;
 
+    /** Ways of each task. */
+    final Mode[][] ways;
+
+    /** Arcs to each task out of whose film it works. */
+    final Arc[][] worksInto;
+
     /** Tasks that want a place of each. */
     final int[][] beside;
 
     /** By which second each task has to be begun before anything is. */
     final int[] wantedAtFirst;
 
-    EagerTimes(IndexedNetwork net) {
+    TaskTimes(IndexedNetwork net) {
         int n = net.n;
         seconds = new int[n][][];
         tool = new int[n][];
@@ -55,11 +61,16 @@ final class EagerTimes {
         leads = new int[n][];
         into = new boolean[n][n];
         beside = new int[n][];
+        ways = new Mode[n][];
+        worksInto = new Arc[n][];
         for (int i = 0; i < n; i++) {
             Task what = net.tasks[i];
             nobody[i] = what.needs() == Task.Needs.NOBODY;
             quickest[i] = net.bounds.quickest(i);
             int many = what.modes().size();
+            ways[i] = what.modes().toArray(new Mode[0]);
+            worksInto[i] =
+                    Arrays.stream(net.before[i]).filter(a -> a.lag().into()).toArray(Arc[]::new);
             seconds[i] = new int[many][];
             tool[i] = new int[many];
             settled[i] = new int[many];
