@@ -151,23 +151,17 @@ final class IndexedNetwork {
         pull = pulls();
     }
 
-    /** Zones that the same tasks work on, and the same hold, are one place: whatever is free of one is free of all. */
+    /** Zones that the same tasks want are one place: whoever waits for one of them waits for all. */
     private static Map<String, Integer> places(Task[] tasks) {
-        Map<String, List<Integer>> uses = new LinkedHashMap<>();
+        Map<String, BitSet> wantedBy = new LinkedHashMap<>();
         for (int i = 0; i < tasks.length; i++) {
-            int works = 2 * i;
-            tasks[i].zones()
-                    .forEach(
-                            z -> uses.computeIfAbsent(z, k -> new ArrayList<>()).add(works));
-            Task task = tasks[i];
-            task.holds().stream()
-                    .filter(z -> !task.zones().contains(z))
-                    .forEach(
-                            z -> uses.computeIfAbsent(z, k -> new ArrayList<>()).add(works + 1));
+            for (String zone : tasks[i].touched()) {
+                wantedBy.computeIfAbsent(zone, k -> new BitSet()).set(i);
+            }
         }
-        Map<List<Integer>, Integer> known = new HashMap<>();
+        Map<BitSet, Integer> known = new HashMap<>();
         Map<String, Integer> places = new HashMap<>();
-        uses.forEach((zone, by) -> places.put(zone, known.computeIfAbsent(by, k -> known.size())));
+        wantedBy.forEach((zone, by) -> places.put(zone, known.computeIfAbsent(by, k -> known.size())));
         return places;
     }
 

@@ -535,12 +535,11 @@ class PlacementTest {
         int sooner = 0;
         for (long seed = 1; seed <= 300; seed++) {
             SplittableRandom random = new SplittableRandom(seed);
-            TaskNetwork network =
-                    switch ((int) (seed % 3)) {
-                        case 0 -> Networks.random(seed);
-                        case 1 -> Networks.pinned(seed, 20);
-                        default -> Networks.together(seed, 16);
-                    };
+            TaskNetwork network = switch ((int) (seed % 3)) {
+                case 0 -> Networks.random(seed);
+                case 1 -> Networks.pinned(seed, 20);
+                default -> Networks.together(seed, 16);
+            };
             IndexedNetwork net = new IndexedNetwork(network, Progress.NOTHING);
             SerialPlacement placement = new SerialPlacement(net);
             for (int k = 0; k < 5; k++) {

@@ -102,9 +102,7 @@ class TimelineTest {
         while (true) {
             int at = t;
             if (taken.entrySet().stream()
-                    .noneMatch(e -> !overlooked[e.getKey()]
-                            && e.getValue()[0] < at + length
-                            && e.getValue()[1] > at)) {
+                    .noneMatch(e -> !overlooked[e.getKey()] && e.getValue()[0] < at + length && e.getValue()[1] > at)) {
                 return t;
             }
             t++;
