@@ -63,6 +63,17 @@ test('hands that have gone are shown no more', () => {
   assert.equal(at(0, {}, 'Pell').mine, 'Pell');
 });
 
+test('who helps with the step that stands above does not say it once more', () => {
+  const hands = view().hands;
+  hands[0].running = { step: 'lift', title: 'Lift the front' };
+  hands[1].helps = 'Help Ines now: Lift the front';
+  const state = at(0, { hands });
+  assert.equal(state.helpText(hands[1]), 'Help Ines now');
+  assert.equal(at(0, { hands }, 'Pell').helpText(hands[1]), 'Help Ines now: Lift the front');
+  hands[1].helps = 'Help Marit at 05:40: Press the edge';
+  assert.equal(state.helpText(hands[1]), 'Help Marit at 05:40: Press the edge');
+});
+
 test('another device’s hands are not driven here', () => {
   const state = at(0);
   assert.ok(state.drivenHere(state.hands('Ines')));

@@ -26,6 +26,9 @@ function deviceName() {
   return name;
 }
 
+/** On a screen that is no higher, three ways to save minutes would push what other hands do out of sight, px. */
+const LOW = 790;
+
 class Chair {
   constructor() {
     this.book = document.body.dataset.book;
@@ -133,7 +136,8 @@ class Chair {
     this.helpsSoon = setTimeout(async () => {
       const helps = await this.line.list('levers');
       if (!helps.levers || this.helpsFor !== key) return;
-      this.helps = { levers: helps.levers.slice(0, helps.together ? 2 : 3), together: helps.together };
+      const few = helps.together || (window.innerHeight < LOW && this.state.inOrder().length > 1);
+      this.helps = { levers: helps.levers.slice(0, few ? 2 : 3), together: helps.together };
       this.draw();
     }, LEVERS_AFTER);
   }

@@ -69,6 +69,12 @@ export class State {
     return this.missed()?.wanted === step.step;
   }
 
+  /** What these hands help with; not once more the step that stands above it, large. */
+  helpText(h) {
+    const above = h.name === this.mine ? undefined : this.hands().running?.title;
+    return above && h.helps.endsWith(`: ${above}`) ? h.helps.slice(0, -above.length - 2) : h.helps;
+  }
+
   waitsLong(h) {
     return !h.running && h.upcoming && h.upcoming.from - this.now() > SOON;
   }
