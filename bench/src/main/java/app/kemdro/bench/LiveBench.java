@@ -23,6 +23,7 @@ public final class LiveBench {
     private static final int ASLEEP = 10;
     private static final int PRESSES = 30;
     private static final int PAUSE_MS = 3000;
+    private static final int IDLE_MS = 10_000;
     private static final Pattern NOTE = Pattern.compile("mark-([0-9a-f-]{36})");
 
     private LiveBench() {}
@@ -64,6 +65,11 @@ public final class LiveBench {
         }
         listening.await(60, TimeUnit.SECONDS);
         System.out.printf("%d of %d boards listen%n", WATCHERS - listening.getCount(), WATCHERS);
+        Stalls idle = Stalls.watch();
+        Thread.sleep(IDLE_MS);
+        System.out.printf(
+                "nothing pressed for %d s: a sleeper woke up to %.0f ms late%n", IDLE_MS / 1000, idle.longest());
+        Stalls loaded = Stalls.watch();
         List<Thread> pressing = new ArrayList<>();
         for (long job : jobs) {
             pressing.add(background(() -> press(new Visitor(base).signIn(), job, pressed, answers, errors)));
@@ -72,6 +78,7 @@ public final class LiveBench {
             t.join();
         }
         Thread.sleep(1000);
+        System.out.printf("while they press: a sleeper woke up to %.0f ms late%n", loaded.longest());
         print("press to answer", answers);
         print("press to another screen", seen);
         System.out.printf(
