@@ -38,10 +38,17 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.test.annotation.DirtiesContext;
+import org.springframework.test.context.TestPropertySource;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
-/** Accounts as they are seen from outside, over real connections: who is let in, who no longer is, and what ends with it. */
+/**
+ * Accounts as they are seen from outside, over real connections: who is let in, who no longer is, and what ends with it. In an
+ * application of its own: where presses were imitated, forms are from then on believed by the session, not by their cookie.
+ */
 @DemoTest
+@TestPropertySource(properties = "kemdro.test=the door")
+@DirtiesContext
 class GuardTest {
     private static final String WORDS = "brass heron under snow";
     private static final String OTHERS = "vat cobble ninepin kelp";
