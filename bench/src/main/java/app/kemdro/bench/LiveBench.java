@@ -67,8 +67,7 @@ public final class LiveBench {
         System.out.printf("%d of %d boards listen%n", WATCHERS - listening.getCount(), WATCHERS);
         Stalls idle = Stalls.watch();
         Thread.sleep(IDLE_MS);
-        System.out.printf(
-                "nothing pressed for %d s: a sleeper woke up to %.0f ms late%n", IDLE_MS / 1000, idle.longest());
+        System.out.printf("nothing pressed for %d s: a sleeper woke up to %.0f ms late%n", IDLE_MS / 1000, idle.end());
         Stalls loaded = Stalls.watch();
         List<Thread> pressing = new ArrayList<>();
         for (long job : jobs) {
@@ -78,7 +77,7 @@ public final class LiveBench {
             t.join();
         }
         Thread.sleep(1000);
-        System.out.printf("while they press: a sleeper woke up to %.0f ms late%n", loaded.longest());
+        System.out.printf("while they press: a sleeper woke up to %.0f ms late%n", loaded.end());
         print("press to answer", answers);
         print("press to another screen", seen);
         System.out.printf(

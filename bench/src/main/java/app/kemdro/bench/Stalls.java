@@ -1,13 +1,11 @@
 package app.kemdro.bench;
 
-import java.util.concurrent.atomic.AtomicBoolean;
-
 /** How long the machine lets a thread wait that only sleeps: what else goes on beside a measurement. */
 final class Stalls {
     private static final int NAP = 5;
 
-    private final AtomicBoolean over = new AtomicBoolean();
     private final Thread sleeper = new Thread(this::sleep);
+    private volatile boolean over;
     private volatile double longest;
 
     private Stalls() {
@@ -21,15 +19,15 @@ final class Stalls {
         return stalls;
     }
 
-    /** The longest anybody would have waited for nothing until now, ms. */
-    double longest() {
-        over.set(true);
+    /** Ends looking; the longest anybody would have waited for nothing, ms. */
+    double end() {
+        over = true;
         return longest;
     }
 
     private void sleep() {
         try {
-            while (!over.get()) {
+            while (!over) {
                 long from = System.nanoTime();
                 Thread.sleep(NAP);
                 longest = Math.max(longest, (System.nanoTime() - from) / 1e6 - NAP);

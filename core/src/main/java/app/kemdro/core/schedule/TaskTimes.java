@@ -79,16 +79,17 @@ final class TaskTimes {
             shuts[i] = new int[many][];
             after[i] = Arrays.stream(net.after[i]).mapToInt(Arc::to).toArray();
             for (int m = 0; m < many; m++) {
-                Mode how = what.modes().get(m);
+                int way = m;
+                Mode how = ways[i][m];
                 tool[i][m] = how.tool();
                 settled[i][m] = how.settled();
                 helped[i][m] = how.helped();
                 seconds[i][m] = seconds(net, i, how);
                 opens[i][m] = Arrays.stream(net.after[i])
-                        .mapToInt(a -> a.lag().opensAfter(how))
+                        .mapToInt(a -> a.opens()[way])
                         .toArray();
                 shuts[i][m] = Arrays.stream(net.after[i])
-                        .mapToInt(a -> a.lag().shutsAfter(how))
+                        .mapToInt(a -> a.shuts()[way])
                         .toArray();
             }
             for (int w = 0; w < spared[i].length; w++) {

@@ -44,8 +44,9 @@ export function handsBlock(h, state, drive) {
       ),
     );
   } else if (h.helps && !h.running) {
-    block.append(html('h2', { class: 'step' }, state.helpText(h)));
-    block.classList.toggle('helping', state.helpText(h) !== h.helps);
+    const text = state.helpText(h);
+    block.append(html('h2', { class: 'step' }, text));
+    block.classList.toggle('helping', text !== h.helps);
     if (step) block.append(html('p', { class: 'c-next' }, 'next ', html('b', {}, step.title), `, ${momentText(step.from)}`));
   } else if (step) {
     block.append(html('h2', { class: 'step' }, step.title, ' ', html('small', {}, step.where)));
