@@ -74,8 +74,9 @@ function adopt(text, address, sent) {
   if (address !== location.href) history.pushState({}, '', address);
   enliven(document);
   type(room, typed);
-  document.scrollingElement.scrollTop = scroll;
-  if (stays) document.querySelector('.l-choice')?.scrollTo(0, choices);
+  // where nothing was scrolled, the room need not be laid out for it now
+  if (scroll) document.scrollingElement.scrollTop = scroll;
+  if (stays && choices) document.querySelector('.l-choice')?.scrollTo(0, choices);
   if (focused) setTimeout(() => document.querySelector(`.zone[data-zone="${focused}"]`)?.focus(), 60);
   return true;
 }

@@ -77,8 +77,7 @@ function moved(ribbon) {
   return ids.size > 12 ? null : ids;
 }
 
-function draw(place, ribbon, changed, was) {
-  const width = place.clientWidth || 1280;
+function draw(place, width, ribbon, changed, was) {
   const s = scale(ribbon, width);
   const top = 26;
   const hands = ribbon.rows.length;
@@ -220,13 +219,28 @@ export function drawMini(place, ribbon, options = {}) {
   place.replaceChildren(svg);
 }
 
+// a strip is drawn as wide as the last one, before the room is laid out; where that was wrong, again before anybody sees it
+let drawn = { width: 0 };
+const widths = new ResizeObserver((seen) => {
+  const place = seen.at(-1).target;
+  if (place.clientWidth && place.clientWidth !== drawn.width) strip(place, place.clientWidth, drawn.what);
+});
+
+function strip(place, width, what) {
+  drawn = { width, what };
+  draw(place, width, ...what);
+}
+
 /** Draws the page's strip from the data beside it, marking what changed since it was last drawn. */
 export function mountRibbon(root, keepBefore = true) {
   const place = root.querySelector('[data-ribbon=""]');
   const data = root.querySelector('#ribbon-data');
   if (place && data) {
     const ribbon = JSON.parse(data.textContent);
-    draw(place, ribbon, keepBefore ? moved(ribbon) : null, before && before.chairIn === ribbon.chairIn ? before.ready : null);
+    const was = before && before.chairIn === ribbon.chairIn ? before.ready : null;
+    strip(place, drawn.width || place.clientWidth || 1280, [ribbon, keepBefore ? moved(ribbon) : null, was]);
+    widths.disconnect();
+    widths.observe(place);
     before = ribbon;
   }
   for (const mini of root.querySelectorAll('[data-ribbon="mini"]')) {

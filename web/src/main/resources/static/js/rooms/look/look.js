@@ -30,6 +30,9 @@ function ridge(x, width, height) {
 
 const thickness = (row) => (row.form ? Math.min(120, Math.max(12, row.mm * FORM)) : Math.min(34, Math.max(7, row.mm * FILM)));
 
+// the cut is drawn when its names have been laid out, and again when they lie elsewhere
+const cuts = new ResizeObserver((seen) => seen.forEach((s) => s.target.isConnected && drawCut(s.target)));
+
 /** Draws the layers as a cross-section beside their names: the body at the bottom, a leader from every layer to its name. */
 function drawCut(place) {
   place.querySelector(':scope > svg')?.remove();
@@ -112,15 +115,37 @@ async function fillAdditions(group) {
   }
 }
 
+/** Fetches what lies in the families that an answer left out, with the whole page, and puts it into them. */
+async function fetchLater(root) {
+  const later = [...root.querySelectorAll('[data-later]')];
+  if (!later.length) return;
+  const answer = await fetch(location.href).catch(() => null);
+  if (!answer?.ok) return;
+  const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
+  for (const group of later) {
+    if (!('later' in group.dataset)) continue;
+    delete group.dataset.later;
+    group.append(...page.querySelectorAll(`[data-group="${group.dataset.group}"] .offer-family`));
+  }
+}
+
 export function mountLook(root) {
-  fillInsteads(root).then(() => {
-    for (const group of root.querySelectorAll('.offers-of')) {
-      if (group.open) fillAdditions(group);
-      group.addEventListener('toggle', () => fillAdditions(group));
-    }
-  });
+  const filled = fillInsteads(root);
+  for (const group of root.querySelectorAll('.offers-of')) {
+    const looked = async () => {
+      if (!group.open) return;
+      await fetchLater(root);
+      await filled;
+      fillAdditions(group);
+    };
+    looked();
+    group.addEventListener('toggle', looked);
+  }
+  const find = root.querySelector('.offer-find [data-filter]');
+  find?.addEventListener('focus', () => fetchLater(root).then(() => find.value && find.dispatchEvent(new Event('input'))));
   mountFind(root);
-  root.querySelectorAll('[data-cut]').forEach(drawCut);
+  cuts.disconnect();
+  root.querySelectorAll('[data-cut]').forEach((place) => cuts.observe(place));
   root.querySelectorAll('[data-figure][data-purpose="press"]').forEach((place) => {
     place.addEventListener('zone', (e) => pressZone(e.detail));
   });

@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
 import org.thymeleaf.model.IProcessableElementTag;
 
 /**
- * What a field holds. A field says it with {@code data-unit} or {@code data-day}; beside it goes a hidden one that says in which form it was shown, so that it
+ * What a field holds. A field, always an {@code input}, says it with {@code data-unit} or {@code data-day}; beside it goes a hidden one that says in which form it was shown, so that it
  * is understood even if the habit has changed since.
  */
 final class FieldUnit {
@@ -36,6 +36,9 @@ final class FieldUnit {
 
     /** What a field holds; null where it holds nothing of the kind. */
     static @Nullable String of(IProcessableElementTag field) {
+        if (!"input".equals(field.getElementCompleteName())) {
+            return null;
+        }
         if (!field.hasAttribute(DAY_ATTRIBUTE)) {
             return field.getAttributeValue(ATTRIBUTE);
         }

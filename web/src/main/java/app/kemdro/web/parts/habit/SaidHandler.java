@@ -8,8 +8,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import org.thymeleaf.engine.AbstractTemplateHandler;
 import org.thymeleaf.model.AttributeValueQuotes;
+import org.thymeleaf.model.IAttribute;
 import org.thymeleaf.model.ICloseElementTag;
 import org.thymeleaf.model.IOpenElementTag;
 import org.thymeleaf.model.IProcessableElementTag;
@@ -21,8 +23,8 @@ import org.thymeleaf.model.IText;
  * What somebody types is never touched: neither text areas nor fields without a unit.
  */
 public final class SaidHandler extends AbstractTemplateHandler {
-    private static final List<String> SAYING =
-            List.of("aria-label", "title", "placeholder", "alt", "data-sure", "data-says");
+    private static final Set<String> SAYING =
+            Set.of("aria-label", "title", "placeholder", "alt", "data-sure", "data-says");
 
     private final Reader reader = Reader.now();
     private Within within = Within.TEXT;
@@ -113,11 +115,13 @@ public final class SaidHandler extends AbstractTemplateHandler {
                 .setAttribute(known, "data-zone", Wall.zone().getId());
     }
 
+    /** Goes over what a tag has once: looking for attributes by name costs more than saying them. */
     private <T extends IProcessableElementTag> T said(T tag) {
         T said = tag;
-        for (String name : SAYING) {
-            String value = tag.getAttributeValue(name);
-            if (value != null) {
+        for (IAttribute attribute : tag.getAllAttributes()) {
+            String name = attribute.getAttributeCompleteName();
+            String value = attribute.getValue();
+            if (value != null && SAYING.contains(name)) {
                 said = with(said, name, value, reader.said(value));
             }
         }
@@ -140,8 +144,8 @@ public final class SaidHandler extends AbstractTemplateHandler {
     /** Beside a field with a unit goes in which form it was shown. */
     private void form(IProcessableElementTag tag) {
         String unit = FieldUnit.of(tag);
-        String name = tag.getAttributeValue("name");
-        if (unit != null && name != null) {
+        String name = unit == null ? null : tag.getAttributeValue("name");
+        if (name != null) {
             Map<String, String> hidden = new LinkedHashMap<>();
             hidden.put("type", "hidden");
             hidden.put("name", name + FieldUnit.END);

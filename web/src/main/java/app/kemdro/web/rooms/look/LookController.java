@@ -24,6 +24,7 @@ import app.kemdro.web.records.school.UsualSchools;
 import app.kemdro.web.rooms.Rooms;
 import java.security.Principal;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
@@ -96,8 +97,11 @@ class LookController {
         model.addAttribute("mirrored", mirrored(known));
         model.addAttribute("title", room.title());
         model.addAttribute("area", room.area());
-        model.addAttribute("chosen", room.chosen());
-        model.addAttribute("offers", room.offers());
+        List<LookRoom.Chosen> chosen = room.chosen();
+        Map<String, List<LookRoom.Offer>> offers = room.offers();
+        model.addAttribute("chosen", chosen);
+        model.addAttribute("offers", offers);
+        model.addAttribute("opened", chosen.isEmpty() ? TechniqueOffers.first(offers) : "");
         model.addAttribute("foundBy", foundBy);
         Optional<Cut> cut = room.cut(faces);
         model.addAttribute("cut", cut.orElse(null));
@@ -188,6 +192,12 @@ class LookController {
             return Tint.NONE;
         }
         return new Tint(whole < 4 ? "min1" : whole < 8 ? "min2" : whole < 14 ? "min3" : "min4", whole + " min");
+    }
+
+    /** Whether a script asked; it fetches what lies in closed families when somebody opens one. */
+    @ModelAttribute("live")
+    boolean isLive(@RequestHeader(name = "X-Live", required = false) @Nullable String live) {
+        return live != null;
     }
 
     @ModelAttribute

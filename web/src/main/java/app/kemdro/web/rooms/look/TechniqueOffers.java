@@ -2,6 +2,7 @@ package app.kemdro.web.rooms.look;
 
 import app.kemdro.core.body.Body;
 import app.kemdro.core.body.Capitals;
+import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
 import app.kemdro.core.method.Technique;
@@ -30,7 +31,7 @@ final class TechniqueOffers {
 
     private final Trade trade;
     private final Body body;
-    private final Job job;
+    private final Brief.Performer performer;
     private final Look look;
     private final List<String> zones;
     private final Proposals proposals;
@@ -38,7 +39,7 @@ final class TechniqueOffers {
     TechniqueOffers(Trade trade, Job job, List<String> zones, Proposals proposals) {
         this.trade = trade;
         this.body = trade.body();
-        this.job = job;
+        this.performer = job.brief().performer();
         this.look = job.look();
         this.zones = zones;
         this.proposals = proposals;
@@ -72,7 +73,7 @@ final class TechniqueOffers {
                             schools.subList(1, schools.size())));
         });
         Map<String, List<Offer>> named = new LinkedHashMap<>();
-        byEffect.forEach((effect, list) -> named.put(effect.name().toLowerCase(Locale.ROOT), list));
+        byEffect.forEach((effect, list) -> named.put(word(effect), list));
         return named;
     }
 
@@ -88,6 +89,18 @@ final class TechniqueOffers {
                         .map(t -> new Weighed(t, 0, "", !barred(t, zones).isEmpty()))
                         .toList()
                 : all;
+    }
+
+    /** What stands open where nothing was chosen yet: work, before what prepares for it. */
+    static String first(Map<String, List<Offer>> offers) {
+        return offers.keySet().stream()
+                .filter(effect -> !effect.equals(word(Effect.PREPARE)))
+                .findFirst()
+                .orElse(word(Effect.PREPARE));
+    }
+
+    private static String word(Effect effect) {
+        return effect.name().toLowerCase(Locale.ROOT);
     }
 
     private Offer offer(Weighed w, List<Offer> schools) {
@@ -133,9 +146,9 @@ final class TechniqueOffers {
 
     /** What of a technique the performer reacts to, in words; empty where nothing is. */
     String barred(Technique technique, List<String> on) {
-        return Reactions.barring(technique, on, job.brief().performer().reactsTo(), trade).stream()
+        return Reactions.barring(technique, on, performer.reactsTo(), trade).stream()
                 .findFirst()
-                .map(r -> job.brief().performer().name() + " reacts to " + r.name() + ".")
+                .map(r -> performer.name() + " reacts to " + r.name() + ".")
                 .orElse("");
     }
 
