@@ -14,6 +14,8 @@ function mount(field) {
   const opened = groups.map((g) => g.open);
   const none = root.querySelector('[data-filter-none]');
   const filter = () => {
+    // what is not there yet is filtered when it has come
+    if (root.querySelector('[data-later]')) return;
     const typed = field.value.trim();
     let any = false;
     groups.forEach((group, k) => {

@@ -91,6 +91,21 @@ class HandIT extends OnePage {
                         "min|same|will not do", java.util.regex.Pattern.CASE_INSENSITIVE));
         page.locator("[data-filter]").fill("xylophone");
         assertThat(page.locator("[data-filter-none]")).isVisible();
+        // a family that was left out of the answer comes when it is opened, with what it costs
+        go("/jobs/2/look");
+        page.locator(".zone[data-zone='forehead']").first().press("Enter");
+        assertThat(page.locator("#zone-title")).hasText("Forehead");
+        com.microsoft.playwright.Locator later =
+                page.locator(".offers-of[data-later]").first();
+        String family = later.getAttribute("data-group");
+        com.microsoft.playwright.Locator opened = page.locator(".offers-of[data-group='" + family + "']");
+        int said = Integer.parseInt(opened.locator("summary em").innerText());
+        assertThat(opened.locator(".offer")).hasCount(0);
+        opened.locator("summary").click();
+        assertThat(opened.locator(".offer-family")).hasCount(said);
+        assertThat(opened.locator("[data-addition]").first())
+                .hasText(java.util.regex.Pattern.compile(
+                        "min|same|will not do", java.util.regex.Pattern.CASE_INSENSITIVE));
 
         go("/house/materials");
         page.locator("[data-filter]").fill("latex");

@@ -74,18 +74,24 @@ final class KeptPlans {
             return brief.chairIn().stream();
         }
         LocalDateTime asCalled = sitsDown(brief, known.ready());
-        Stream<LocalDateTime> asHandsCome = brief.crew().stream()
+        return Stream.concat(
+                IntStream.rangeClosed(0, KEPT_EARLIER).mapToObj(n -> asCalled.minusMinutes(5L * n)),
+                // looked for only where none of those will do
+                Stream.of(known).flatMap(k -> late(draft, k, asCalled)));
+    }
+
+    private Stream<LocalDateTime> late(Draft draft, Schedule known, LocalDateTime asCalled) {
+        Stream<LocalDateTime> asHandsCome = draft.brief().crew().stream()
                 .flatMap(h -> known.placed().stream()
                         .filter(p -> p.takes(h.name()))
                         .findFirst()
                         .map(first -> h.from().minusSeconds(first.start()))
                         .stream());
-        Stream<LocalDateTime> late = Stream.concat(
+        return Stream.concat(
                 asHandsCome, waitsForTheHour(draft, known) ? draft.wishes().soonest(known) : Stream.empty())
                 .max(Comparator.naturalOrder())
                 .filter(asCalled::isBefore)
                 .stream();
-        return Stream.concat(IntStream.rangeClosed(0, KEPT_EARLIER).mapToObj(n -> asCalled.minusMinutes(5L * n)), late);
     }
 
     /** Whether all would be ready sooner if nothing had to wait for a time of day. */
@@ -103,7 +109,8 @@ final class KeptPlans {
         if (!ScheduleCheck.problems(network, order).isEmpty()) {
             return Optional.empty();
         }
-        int least = network.fingerprint().equals(provenOf) ? order.leastReady() : planner.least(network);
+        boolean proven = !provenOf.isEmpty() && network.fingerprint().equals(provenOf);
+        int least = proven ? order.leastReady() : planner.least(network);
         Schedule kept = new Schedule(order.placed(), order.rests(), order.ready(), Math.min(order.ready(), least));
         return Optional.of(notes.plan(draft, network, chairIn, kept));
     }

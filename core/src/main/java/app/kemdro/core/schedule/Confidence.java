@@ -54,11 +54,16 @@ public record Confidence(int[] ready, Map<String, Double> carries) {
         return ready[Math.max(0, Math.min(ready.length - 1, k))];
     }
 
+    /** A lag into a task, looked up once: after which place it is, when it opens and shuts after that one's end. */
+    private record Lead(int from, int opens, int shuts) {}
+
     private static final class Model {
         private final List<ScheduledTask> order;
         private final int n;
-        private final int[][] from;
-        private final Lag[][] lag;
+        private final Lead[][] leads;
+        private final int[] starts;
+        private final int[] work;
+        private final int[] dries;
         private final int[][] waits;
         private final boolean[][] settles;
         private final boolean[] workedInto;
@@ -78,8 +83,10 @@ public record Confidence(int[] ready, Map<String, Double> carries) {
                 index.put(order.get(i).task(), i);
             }
             Map<String, Task> tasks = network.byId();
-            from = new int[n][];
-            lag = new Lag[n][];
+            leads = new Lead[n][];
+            starts = order.stream().mapToInt(ScheduledTask::start).toArray();
+            work = order.stream().mapToInt(p -> p.end() - p.start()).toArray();
+            dries = order.stream().mapToInt(p -> p.settled() - p.end()).toArray();
             waits = new int[n][];
             settles = new boolean[n][];
             workedInto = new boolean[n];
@@ -91,9 +98,9 @@ public record Confidence(int[] ready, Map<String, Double> carries) {
                     .filter(Lag::into)
                     .forEach(l -> workedInto[index.get(l.from())] = true);
             for (int i = 0; i < n; i++) {
-                List<Lag> in = lagsTo.getOrDefault(order.get(i).task(), List.of());
-                lag[i] = in.toArray(new Lag[0]);
-                from[i] = in.stream().mapToInt(l -> index.get(l.from())).toArray();
+                leads[i] = lagsTo.getOrDefault(order.get(i).task(), List.of()).stream()
+                        .map(l -> lead(l, index.get(l.from())))
+                        .toArray(Lead[]::new);
                 queues(tasks, i);
             }
             now = progress.now();
@@ -136,6 +143,12 @@ public record Confidence(int[] ready, Map<String, Double> carries) {
             }
         }
 
+        private Lead lead(Lag lag, int from) {
+            ScheduledTask q = order.get(from);
+            boolean closes = lag.kind() == Lag.Kind.USABLE && q.closes() < Task.Mode.NEVER;
+            return new Lead(from, lag.opens(q) - q.end(), closes ? q.closes() - q.end() : Task.Mode.NEVER);
+        }
+
         private OptionalInt lastBefore(int i, Predicate<ScheduledTask> fits) {
             for (int j = i - 1; j >= 0; j--) {
                 if (fits.test(order.get(j))) {
@@ -162,8 +175,7 @@ public record Confidence(int[] ready, Map<String, Double> carries) {
             double ready = 0;
             int lastOfAll = -1;
             for (int i = 0; i < n; i++) {
-                ScheduledTask p = order.get(i);
-                if (nextRest < rests.length && p.start() >= rests[nextRest] + restLength[nextRest]) {
+                if (nextRest < rests.length && starts[i] >= rests[nextRest] + restLength[nextRest]) {
                     rest[nextRest] = rests[nextRest] < now
                             ? rests[nextRest] + restLength[nextRest]
                             : latest + restLength[nextRest];
@@ -171,11 +183,11 @@ public record Confidence(int[] ready, Map<String, Double> carries) {
                     restedAfter = last;
                 }
                 if (past[i]) {
-                    end[i] = p.end() <= now
-                            ? p.end()
-                            : Math.max(now, p.start() + (p.end() - p.start()) * chance(random, day));
+                    end[i] = starts[i] + work[i] <= now
+                            ? starts[i] + work[i]
+                            : Math.max(now, starts[i] + work[i] * chance(random, day));
                     waitedFor[i] = -1;
-                    double over = end[i] + (workedInto[i] ? 0 : (p.settled() - p.end()) * room);
+                    double over = end[i] + (workedInto[i] ? 0 : dries[i] * room);
                     latest = Math.max(latest, end[i]);
                     ready = Math.max(ready, over);
                     continue;
@@ -183,28 +195,28 @@ public record Confidence(int[] ready, Map<String, Double> carries) {
                 double start = Math.max(Math.max(now, afterRest), release[i]);
                 int by = afterRest >= release[i] ? restedAfter : -1;
                 for (int k = 0; k < waits[i].length; k++) {
-                    ScheduledTask q = order.get(waits[i][k]);
-                    double free = end[waits[i][k]] + (settles[i][k] ? (q.settled() - q.end()) * room : 0);
+                    int earlier = waits[i][k];
+                    double free = end[earlier] + (settles[i][k] ? dries[earlier] * room : 0);
                     if (free > start) {
                         start = free;
-                        by = waits[i][k];
+                        by = earlier;
                     }
                 }
-                double work = (p.end() - p.start()) * chance(random, day);
-                for (int k = 0; k < lag[i].length; k++) {
-                    double opens = meet(i, k, start, end, room);
+                double takes = work[i] * chance(random, day);
+                for (Lead lead : leads[i]) {
+                    double opens = meet(lead, start, end, room);
                     if (opens > start) {
                         start = opens;
-                        by = from[i][k];
+                        by = lead.from();
                     }
                 }
-                end[i] = start + work;
+                end[i] = start + takes;
                 waitedFor[i] = by;
                 if (end[i] > latest) {
                     latest = end[i];
                     last = i;
                 }
-                double over = end[i] + (workedInto[i] ? 0 : (p.settled() - p.end()) * room);
+                double over = end[i] + (workedInto[i] ? 0 : dries[i] * room);
                 if (over > ready) {
                     ready = over;
                     lastOfAll = i;
@@ -225,16 +237,10 @@ public record Confidence(int[] ready, Map<String, Double> carries) {
         }
 
         /** When the lag lets the task begin; if its window has closed by then, the earlier coat is laid again first. */
-        private double meet(int i, int k, double start, double[] end, double room) {
-            ScheduledTask q = order.get(from[i][k]);
-            Lag l = lag[i][k];
-            int least = l.opens(q) - q.end();
-            double opens = end[from[i][k]] + least * room;
-            boolean closes = l.kind() == Lag.Kind.USABLE && q.closes() < Task.Mode.NEVER;
-            if (closes && start > end[from[i][k]] + (q.closes() - q.end()) * room) {
-                return start + (q.end() - q.start()) + least * room;
-            }
-            return opens;
+        private double meet(Lead lead, double start, double[] end, double room) {
+            double before = end[lead.from()];
+            boolean missed = lead.shuts() < Task.Mode.NEVER && start > before + lead.shuts() * room;
+            return (missed ? start + work[lead.from()] : before) + lead.opens() * room;
         }
     }
 }

@@ -20,4 +20,17 @@ record Encoding(double[] priority, int[] mode, int[] gap, int[] spare, int[] fro
                 Arrays.copyOf(spare, spare.length),
                 Arrays.copyOf(from, from.length));
     }
+
+    /**
+     * Whether the same is placed by both.
+     *
+     * @param alone whether there is nobody to choose between, so that it does not matter who is spared
+     */
+    boolean isLike(Encoding other, boolean alone) {
+        return Arrays.equals(priority, other.priority)
+                && Arrays.equals(mode, other.mode)
+                && Arrays.equals(gap, other.gap)
+                && Arrays.equals(from, other.from)
+                && (alone || Arrays.equals(spare, other.spare));
+    }
 }

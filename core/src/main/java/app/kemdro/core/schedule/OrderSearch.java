@@ -43,6 +43,7 @@ final class OrderSearch {
     private final int attempts;
     private final int sensible;
     private final int[] free;
+    private final boolean alone;
     private Encoding best;
     private long bestCost = Long.MAX_VALUE;
     private final SenseWeights weights;
@@ -63,6 +64,7 @@ final class OrderSearch {
         this.net = net;
         this.attempts = attempts;
         this.weights = weights;
+        this.alone = net.network.workers().size() < 2;
         this.placement = new SerialPlacement(net);
         this.times = new PlacedTimes(placement);
         this.free = java.util.stream.IntStream.range(0, net.n)
@@ -97,6 +99,9 @@ final class OrderSearch {
             Encoding next = changed(current, chain);
             // a little worse is let through, less and less, so that the search does not stay in a corner
             long worse = (long) (WORSE * random.nextDouble() * (attempts - k) / attempts) * SerialPlacement.SECOND;
+            if (next.isLike(current, alone)) {
+                continue;
+            }
             long cost = attempt(next, currentCost == Long.MAX_VALUE ? currentCost : currentCost + worse);
             if (cost < currentCost) {
                 for (UnaryOperator<Encoding> better : List.<UnaryOperator<Encoding>>of(this::urgent, this::tightened)) {
@@ -225,8 +230,11 @@ final class OrderSearch {
         int[] wanted = sense.later(placement);
         for (int k = 0; k < sensible && least > 0 && free.length > 0; k++) {
             Encoding next = rearranged(current, wanted);
-            long cost = cost(sense, next, latest, missed);
             long worse = (long) (CALM * random.nextDouble() * (sensible - k) / sensible);
+            if (next.isLike(current, alone)) {
+                continue;
+            }
+            long cost = cost(sense, next, latest, missed);
             if (cost < least) {
                 least = cost;
                 best = next.copy();

@@ -16,6 +16,7 @@ public final class ScheduleCheck {
     private final TaskNetwork network;
     private final Progress progress;
     private final Schedule schedule;
+    private final List<Task> tasks;
     private final Map<String, ScheduledTask> at = new HashMap<>();
     private final Set<String> past = new HashSet<>();
     private final Map<String, List<Lag>> lagsFrom = new HashMap<>();
@@ -32,6 +33,9 @@ public final class ScheduleCheck {
                 .forEach(l -> lagsFrom.computeIfAbsent(l.from(), k -> new ArrayList<>())
                         .add(l));
         network.tasks().forEach(t -> touched.put(t.id(), touched(t)));
+        tasks = network.tasks().stream()
+                .filter(t -> !progress.dropped().contains(t.id()))
+                .toList();
     }
 
     /** What is wrong with this schedule, in words; empty when it is sound. */
@@ -62,18 +66,12 @@ public final class ScheduleCheck {
         problems.add(text.formatted(parts));
     }
 
-    private List<Task> tasks() {
-        return network.tasks().stream()
-                .filter(t -> !progress.dropped().contains(t.id()))
-                .toList();
-    }
-
     private boolean open(ScheduledTask p) {
         return !past.contains(p.task());
     }
 
     private void everyTaskOnce() {
-        for (Task task : tasks()) {
+        for (Task task : tasks) {
             long times = schedule.placed().stream()
                     .filter(p -> p.task().equals(task.id()))
                     .count();
@@ -81,7 +79,7 @@ public final class ScheduleCheck {
                 wrong("%s is placed %d times", task.id(), times);
             }
         }
-        if (schedule.placed().size() != tasks().size()) {
+        if (schedule.placed().size() != tasks.size()) {
             wrong("the schedule places tasks the network does not have");
         }
     }
@@ -89,7 +87,7 @@ public final class ScheduleCheck {
     /** An order that was kept may name hands, or a way to settle, that there no longer are. */
     private void everybodyThere() {
         Set<String> workers = network.workers().stream().map(Worker::id).collect(Collectors.toSet());
-        for (Task task : tasks()) {
+        for (Task task : tasks) {
             ScheduledTask p = at.get(task.id());
             if (p == null || !open(p)) {
                 continue;
@@ -108,7 +106,7 @@ public final class ScheduleCheck {
 
     private void durations() {
         int last = 0;
-        for (Task task : tasks()) {
+        for (Task task : tasks) {
             ScheduledTask p = at.get(task.id());
             last = Math.max(last, workedInto(task.id()) ? p.end() : p.settled());
             if (!open(p)) {
@@ -178,7 +176,7 @@ public final class ScheduleCheck {
     }
 
     private void hands() {
-        for (Task task : tasks()) {
+        for (Task task : tasks) {
             ScheduledTask p = at.get(task.id());
             if (!open(p) || task.needs() == Task.Needs.NOBODY) {
                 continue;
@@ -205,7 +203,7 @@ public final class ScheduleCheck {
     }
 
     private void help() {
-        for (Task task : tasks()) {
+        for (Task task : tasks) {
             ScheduledTask p = at.get(task.id());
             if (!open(p)) {
                 continue;
@@ -233,7 +231,7 @@ public final class ScheduleCheck {
     }
 
     private void postures() {
-        List<Task> sits = tasks().stream().filter(t -> !t.posture().isEmpty()).toList();
+        List<Task> sits = tasks.stream().filter(t -> !t.posture().isEmpty()).toList();
         for (Task a : sits) {
             ScheduledTask pa = at.get(a.id());
             for (Task b : sits) {
@@ -254,15 +252,17 @@ public final class ScheduleCheck {
     }
 
     private void zones() {
-        List<Task> tasks = tasks();
-        for (Task a : tasks) {
-            ScheduledTask pa = at.get(a.id());
+        ScheduledTask[] placed = tasks.stream().map(t -> at.get(t.id())).toArray(ScheduledTask[]::new);
+        for (int i = 0; i < placed.length; i++) {
+            Task a = tasks.get(i);
+            ScheduledTask pa = placed[i];
             int over = Math.max(pa.end(), pa.settled());
-            for (Task b : tasks) {
-                ScheduledTask pb = at.get(b.id());
-                if (pb.start() < pa.start() || pb.start() >= over || a.id().equals(b.id()) || !open(pb)) {
+            for (int j = 0; j < placed.length; j++) {
+                ScheduledTask pb = placed[j];
+                if (pb.start() < pa.start() || pb.start() >= over || i == j || !open(pb)) {
                     continue;
                 }
+                Task b = tasks.get(j);
                 for (String zone : touched.get(b.id())) {
                     if (!touched.get(a.id()).contains(zone)) {
                         continue;
@@ -304,14 +304,14 @@ public final class ScheduleCheck {
     }
 
     private void tool() {
-        for (Task task : tasks()) {
+        for (Task task : tasks) {
             ScheduledTask p = at.get(task.id());
             int tool = task.way(p.mode()).tool();
             if (!open(p) || tool == 0) {
                 continue;
             }
             int from = p.end() - tool;
-            long users = tasks().stream()
+            long users = tasks.stream()
                     .filter(t -> {
                         ScheduledTask o = at.get(t.id());
                         int length = t.way(o.mode()).tool();

@@ -597,4 +597,29 @@ class PlacementTest {
     private static Set<String> doubled(Set<String> zones) {
         return zones.stream().flatMap(z -> Stream.of(z, z + "-beside")).collect(Collectors.toSet());
     }
+
+    /** What the search passes over as the same is placed the same; with two pairs of hands, who is spared matters. */
+    @Test
+    void encodingsThatAreAlikeArePlacedAlike() {
+        boolean mattered = false;
+        for (long seed = 0; seed < 60; seed++) {
+            TaskNetwork network = Networks.random(seed);
+            IndexedNetwork net = new IndexedNetwork(network, Progress.NOTHING);
+            SerialPlacement placement = new SerialPlacement(net);
+            Encoding genes = new Laid(network).genes;
+            Encoding other = genes.copy();
+            SplittableRandom random = new SplittableRandom(seed);
+            Arrays.setAll(other.spare(), i -> 240 * (random.nextInt(5) - 2));
+            boolean alone = network.workers().size() < 2;
+            boolean placed = placement.place(genes);
+            int[] starts = placement.start.clone();
+            boolean same = placement.place(other) == placed && (!placed || Arrays.equals(starts, placement.start));
+            assertThat(same || !genes.isLike(other, alone)).isTrue();
+            assertThat(genes.isLike(genes.copy(), false)).isTrue();
+            mattered |= !same;
+            other.mode()[0]++;
+            assertThat(genes.isLike(other, true)).isFalse();
+        }
+        assertThat(mattered).isTrue();
+    }
 }

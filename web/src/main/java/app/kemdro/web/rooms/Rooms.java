@@ -13,7 +13,10 @@ import app.kemdro.web.records.run.Runs;
 import app.kemdro.web.records.search.Searches;
 import app.kemdro.web.records.shelf.InRoom;
 import app.kemdro.web.records.shelf.Shelf;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.LocalDateTime;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
@@ -47,6 +50,10 @@ public class Rooms {
     private final Searches searches;
     private final Shelf shelf;
     private final Runs runs;
+    private final Cache<Answer, Strip> strips = Caffeine.newBuilder().weakKeys().build();
+
+    /** A ribbon as it is sent, with hours of this zone. */
+    private record Strip(ZoneId zone, String json) {}
 
     Rooms(Plans plans, Searches searches, Shelf shelf, Runs runs, Json json) {
         this.runs = runs;
@@ -67,11 +74,7 @@ public class Rooms {
                 .flatMap(line -> line.changes(call.minusHours(NIGHT_HOURS), call))
                 .ifPresent(says -> model.addAttribute("clocks", says));
         model.addAttribute("problems", answer.problems());
-        model.addAttribute(
-                "ribbon",
-                json.text(plan.map(p ->
-                                Ribbon.of(p, answer.confidence().orElse(null)).holding(p, answer.wishes()))
-                        .orElseGet(() -> Ribbon.empty(job.brief().call()))));
+        model.addAttribute("ribbon", ribbon(answer, call));
         model.addAttribute("says", plan.map(p -> says(p)).orElse("No plan yet."));
         model.addAttribute(
                 "saysAlso",
@@ -86,6 +89,19 @@ public class Rooms {
         model.addAttribute("search", searches.state(job.id()));
         model.addAttribute("found", searches.found(job));
         return plan;
+    }
+
+    /** Drawn once for each plan, and again where the house has moved to another zone of time. */
+    private String ribbon(Answer answer, LocalDateTime call) {
+        Strip known = strips.getIfPresent(answer);
+        if (known == null || !known.zone().equals(Wall.zone())) {
+            Ribbon drawn = answer.plan()
+                    .map(p -> Ribbon.of(p, answer.confidence().orElse(null)).holding(p, answer.wishes()))
+                    .orElseGet(() -> Ribbon.empty(call));
+            known = new Strip(Wall.zone(), json.text(drawn));
+            strips.put(answer, known);
+        }
+        return known.json();
     }
 
     private static String says(Plan plan) {

@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Element;
+import org.jsoup.select.Elements;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
@@ -347,6 +348,32 @@ class LookRoomTest {
         assertThat(lead.get("/jobs/2/look/find?q=")).isEqualTo("[]");
         // and beside the figure every offer carries the words that it is found by
         assertThat(lead.get("/jobs/2/look?zones=chin")).containsPattern("data-words=\"[^\"]*barnacle");
+    }
+
+    /** A script is sent what stands open; each closed family says how many it has, and a page without scripts has them all. */
+    @Test
+    void whatNobodyOpenedIsNotSentToAScript() throws Exception {
+        String whole = body(jobs.get(2), "?zones=chin");
+        String live = mvc.get()
+                .uri("/jobs/2/look?zones=chin")
+                .header("X-Live", "1")
+                .with(user("ines").roles("LEAD"))
+                .exchange()
+                .getResponse()
+                .getContentAsString();
+        Elements all = Jsoup.parse(whole).select(".offers-of");
+        Elements left = Jsoup.parse(live).select(".offers-of");
+        assertThat(all)
+                .hasSizeGreaterThan(3)
+                .allSatisfy(f -> assertThat(f.select(".offer-family"))
+                        .hasSize(Integer.parseInt(f.select("summary em").text())));
+        assertThat(left)
+                .hasSameSizeAs(all)
+                .allSatisfy(f -> assertThat(f.select(".offer-family").isEmpty())
+                        .isEqualTo(f.hasAttr("data-later") && !f.hasAttr("open")));
+        assertThat(left.select("summary").eachText())
+                .isEqualTo(all.select("summary").eachText());
+        assertThat(live.length()).isLessThan(whole.length() * 2 / 3);
     }
 
     /** What an offer is said to cost is about what it costs once it is pressed. */
