@@ -23,7 +23,6 @@ public final class LiveBench {
     private static final int ASLEEP = 10;
     private static final int PRESSES = 30;
     private static final int PAUSE_MS = 3000;
-    private static final int IDLE_MS = 10_000;
     private static final Pattern NOTE = Pattern.compile("mark-([0-9a-f-]{36})");
 
     private LiveBench() {}
@@ -33,9 +32,9 @@ public final class LiveBench {
         String base = arguments[0];
         Visitor lead = new Visitor(base).signIn();
         List<Long> jobs = jobs(lead, CHAIRS);
-        Map<String, Long> pressed = new ConcurrentHashMap<>();
-        ConcurrentLinkedQueue<Double> answers = new ConcurrentLinkedQueue<>();
-        ConcurrentLinkedQueue<Double> seen = new ConcurrentLinkedQueue<>();
+        Map<String, Timed.Start> pressed = new ConcurrentHashMap<>();
+        ConcurrentLinkedQueue<Timed> answers = new ConcurrentLinkedQueue<>();
+        ConcurrentLinkedQueue<Timed> seen = new ConcurrentLinkedQueue<>();
         AtomicInteger boards = new AtomicInteger();
         AtomicInteger errors = new AtomicInteger();
         List<Thread> all = new ArrayList<>();
@@ -65,10 +64,6 @@ public final class LiveBench {
         }
         listening.await(60, TimeUnit.SECONDS);
         System.out.printf("%d of %d boards listen%n", WATCHERS - listening.getCount(), WATCHERS);
-        Stalls idle = Stalls.watch();
-        Thread.sleep(IDLE_MS);
-        System.out.printf("nothing pressed for %d s: a sleeper woke up to %.0f ms late%n", IDLE_MS / 1000, idle.end());
-        Stalls loaded = Stalls.watch();
         List<Thread> pressing = new ArrayList<>();
         for (long job : jobs) {
             pressing.add(background(() -> press(new Visitor(base).signIn(), job, pressed, answers, errors)));
@@ -77,9 +72,8 @@ public final class LiveBench {
             t.join();
         }
         Thread.sleep(1000);
-        System.out.printf("while they press: a sleeper woke up to %.0f ms late%n", loaded.end());
-        print("press to answer", answers);
-        print("press to another screen", seen);
+        Timed.print("press to answer", answers);
+        Timed.print("press to another screen", seen);
         System.out.printf(
                 "%d presses, %d answers of boards, %d errors%n", CHAIRS * PRESSES, boards.get(), errors.get());
         System.out.printf("%d screens asleep all the time%n", asleep.size());
@@ -114,12 +108,12 @@ public final class LiveBench {
         return String.join(" ", boards);
     }
 
-    private static void heard(String line, Map<String, Long> pressed, ConcurrentLinkedQueue<Double> seen) {
+    private static void heard(String line, Map<String, Timed.Start> pressed, ConcurrentLinkedQueue<Timed> seen) {
         Matcher mark = NOTE.matcher(line);
         while (mark.find()) {
-            Long from = pressed.remove(mark.group(1));
+            Timed.Start from = pressed.remove(mark.group(1));
             if (from != null) {
-                seen.add((System.nanoTime() - from) / 1e6);
+                seen.add(from.passed());
             }
         }
     }
@@ -128,18 +122,18 @@ public final class LiveBench {
     private static void press(
             Visitor hands,
             long job,
-            Map<String, Long> pressed,
-            ConcurrentLinkedQueue<Double> answers,
+            Map<String, Timed.Start> pressed,
+            ConcurrentLinkedQueue<Timed> answers,
             AtomicInteger errors)
             throws IOException, InterruptedException {
         Random dice = new Random(job);
         for (int k = 0; k < PRESSES; k++) {
             Visitor.Press press = hands.next(Long.toString(job));
             String id = UUID.randomUUID().toString();
-            long from = System.nanoTime();
+            Timed.Start from = Timed.Start.now();
             pressed.put(id, from);
             var answer = hands.press(Long.toString(job), "mark-" + id, press);
-            answers.add((System.nanoTime() - from) / 1e6);
+            answers.add(from.passed());
             if (answer.statusCode() != 200) {
                 errors.incrementAndGet();
             }
@@ -163,21 +157,5 @@ public final class LiveBench {
         thread.setDaemon(true);
         thread.start();
         return thread;
-    }
-
-    private static void print(String what, ConcurrentLinkedQueue<Double> times) {
-        double[] sorted =
-                times.stream().mapToDouble(Double::doubleValue).sorted().toArray();
-        if (sorted.length == 0) {
-            System.out.println(what + ": nothing measured");
-            return;
-        }
-        System.out.printf(
-                "%-26s median %6.1f ms, 19 of 20 under %6.1f ms, longest %6.1f ms (%d)%n",
-                what,
-                sorted[sorted.length / 2],
-                sorted[sorted.length * 19 / 20],
-                sorted[sorted.length - 1],
-                sorted.length);
     }
 }

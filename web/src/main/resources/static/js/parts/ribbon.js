@@ -153,10 +153,13 @@ function flags(ribbon, s, svg, top, foot, was, width) {
     if (ribbon.sure !== null && s.x(ribbon.sure) - ready > 10) {
       const nine = s.x(ribbon.sure);
       svg.append(el('path', { class: 'rb-pole nine', d: `M${nine} ${top + 46}V${foot}` }));
-      const beside = nine + 62 > width - 12 ? { x: nine - 6, 'text-anchor': 'end' } : { x: nine + 6 };
+      // left of it where there is no room on the right, or the pole of the call would stand in it
+      const call = s.x(ribbon.call);
+      const crossed = call > nine - 2 && call < nine + 62;
+      const beside = nine + 62 > width - 12 || crossed ? { x: nine - 6, 'text-anchor': 'end' } : { x: nine + 6 };
       svg.append(
-        el('text', { class: 'rb-flag', ...beside, y: foot - 20 }, '9 of 10'),
-        el('text', { class: 'rb-flag b', ...beside, y: foot - 4 }, ribbon.sureText),
+        el('text', { class: 'rb-flag over', ...beside, y: foot - 20 }, '9 of 10'),
+        el('text', { class: 'rb-flag b over', ...beside, y: foot - 4 }, ribbon.sureText),
       );
     }
   }
