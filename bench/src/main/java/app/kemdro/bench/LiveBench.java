@@ -127,6 +127,8 @@ public final class LiveBench {
             AtomicInteger errors)
             throws IOException, InterruptedException {
         Random dice = new Random(job);
+        // nobody presses in step with the others, nor all for the first time at once
+        Thread.sleep(dice.nextInt(PAUSE_MS));
         for (int k = 0; k < PRESSES; k++) {
             Visitor.Press press = hands.next(Long.toString(job));
             String id = UUID.randomUUID().toString();
@@ -137,7 +139,6 @@ public final class LiveBench {
             if (answer.statusCode() != 200) {
                 errors.incrementAndGet();
             }
-            // nobody presses in step with the others
             Thread.sleep(PAUSE_MS / 2 + dice.nextInt(PAUSE_MS));
         }
     }

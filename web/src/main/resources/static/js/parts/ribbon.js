@@ -154,8 +154,8 @@ function flags(ribbon, s, svg, top, foot, was, width) {
       const nine = s.x(ribbon.sure);
       svg.append(el('path', { class: 'rb-pole nine', d: `M${nine} ${top + 46}V${foot}` }));
       // left of it where there is no room on the right, or the pole of the call would stand in it
-      const call = s.x(ribbon.call);
-      const crossed = call > nine - 2 && call < nine + 62;
+      const pole = s.x(ribbon.call);
+      const crossed = pole > nine - 2 && pole < nine + 62;
       const beside = nine + 62 > width - 12 || crossed ? { x: nine - 6, 'text-anchor': 'end' } : { x: nine + 6 };
       svg.append(
         el('text', { class: 'rb-flag over', ...beside, y: foot - 20 }, '9 of 10'),
