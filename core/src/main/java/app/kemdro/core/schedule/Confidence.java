@@ -55,12 +55,12 @@ public record Confidence(int[] ready, Map<String, Double> carries) {
     }
 
     /** A lag into a task, looked up once: after which place it is, when it opens and shuts after that one's end. */
-    private record Lead(int from, int opens, int shuts) {}
+    private record Before(int from, int opens, int shuts) {}
 
     private static final class Model {
         private final List<ScheduledTask> order;
         private final int n;
-        private final Lead[][] leads;
+        private final Before[][] befores;
         private final int[] starts;
         private final int[] work;
         private final int[] dries;
@@ -83,7 +83,7 @@ public record Confidence(int[] ready, Map<String, Double> carries) {
                 index.put(order.get(i).task(), i);
             }
             Map<String, Task> tasks = network.byId();
-            leads = new Lead[n][];
+            befores = new Before[n][];
             starts = order.stream().mapToInt(ScheduledTask::start).toArray();
             work = order.stream().mapToInt(p -> p.end() - p.start()).toArray();
             dries = order.stream().mapToInt(p -> p.settled() - p.end()).toArray();
@@ -98,9 +98,9 @@ public record Confidence(int[] ready, Map<String, Double> carries) {
                     .filter(Lag::into)
                     .forEach(l -> workedInto[index.get(l.from())] = true);
             for (int i = 0; i < n; i++) {
-                leads[i] = lagsTo.getOrDefault(order.get(i).task(), List.of()).stream()
-                        .map(l -> lead(l, index.get(l.from())))
-                        .toArray(Lead[]::new);
+                befores[i] = lagsTo.getOrDefault(order.get(i).task(), List.of()).stream()
+                        .map(l -> before(l, index.get(l.from())))
+                        .toArray(Before[]::new);
                 queues(tasks, i);
             }
             now = progress.now();
@@ -143,10 +143,10 @@ public record Confidence(int[] ready, Map<String, Double> carries) {
             }
         }
 
-        private Lead lead(Lag lag, int from) {
+        private Before before(Lag lag, int from) {
             ScheduledTask q = order.get(from);
             boolean closes = lag.kind() == Lag.Kind.USABLE && q.closes() < Task.Mode.NEVER;
-            return new Lead(from, lag.opens(q) - q.end(), closes ? q.closes() - q.end() : Task.Mode.NEVER);
+            return new Before(from, lag.opens(q) - q.end(), closes ? q.closes() - q.end() : Task.Mode.NEVER);
         }
 
         private OptionalInt lastBefore(int i, Predicate<ScheduledTask> fits) {
@@ -203,11 +203,11 @@ public record Confidence(int[] ready, Map<String, Double> carries) {
                     }
                 }
                 double takes = work[i] * chance(random, day);
-                for (Lead lead : leads[i]) {
-                    double opens = meet(lead, start, end, room);
+                for (Before one : befores[i]) {
+                    double opens = meet(one, start, end, room);
                     if (opens > start) {
                         start = opens;
-                        by = lead.from();
+                        by = one.from();
                     }
                 }
                 end[i] = start + takes;
@@ -237,10 +237,10 @@ public record Confidence(int[] ready, Map<String, Double> carries) {
         }
 
         /** When the lag lets the task begin; if its window has closed by then, the earlier coat is laid again first. */
-        private double meet(Lead lead, double start, double[] end, double room) {
-            double before = end[lead.from()];
-            boolean missed = lead.shuts() < Task.Mode.NEVER && start > before + lead.shuts() * room;
-            return (missed ? start + work[lead.from()] : before) + lead.opens() * room;
+        private double meet(Before one, double start, double[] end, double room) {
+            double ended = end[one.from()];
+            boolean missed = one.shuts() < Task.Mode.NEVER && start > ended + one.shuts() * room;
+            return (missed ? start + work[one.from()] : ended) + one.opens() * room;
         }
     }
 }
