@@ -134,7 +134,7 @@ export function mountLook(root) {
   for (const group of root.querySelectorAll('.offers-of')) {
     const looked = async () => {
       if (!group.open) return;
-      await fetchLater(root);
+      if ('later' in group.dataset) await fetchLater(root);
       await filled;
       fillAdditions(group);
     };
