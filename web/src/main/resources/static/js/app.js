@@ -1,5 +1,6 @@
 // Makes a page alive. Without it every room still works, a little slower.
 import { mountCover } from './rooms/brief/cover.js';
+import { forgetAhead, mountAhead } from './parts/ahead.js';
 import { mountFilters } from './parts/filter.js';
 import { mountKeys } from './parts/keys.js';
 import { enliven, mountLive, whenSwapped } from './parts/live.js';
@@ -24,6 +25,10 @@ whenSwapped(mountCover);
 whenSwapped(mountPictures);
 whenSwapped(mountTyped);
 whenSwapped(mountFilters);
+if (document.querySelector('[data-ahead]')) {
+  mountAhead();
+  whenSwapped(forgetAhead);
+}
 if (!document.body.dataset.chair) whenSwapped(mountWalk);
 const zonesPressed = () => (new URL(location.href).searchParams.get('zones') ?? '').split(',').filter(Boolean);
 const pictures = document.querySelector('[data-beside]');

@@ -3,7 +3,9 @@ package app.kemdro.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Response;
 import java.time.Duration;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -21,7 +23,7 @@ class JourneyIT extends OnePage {
         page.locator(
                         "form.offer",
                         new Page.LocatorOptions()
-                                .setHas(page.locator("input[name=technique][value='" + technique + "']")))
+                                .setHas(page.locator("button[name=technique][value='" + technique + "']")))
                 .locator("button")
                 .click();
         page.waitForSelector("article.chosen");
@@ -310,5 +312,27 @@ class JourneyIT extends OnePage {
         go("/jobs/2/look");
         page.keyboard().press("h");
         page.waitForURL("**/house");
+    }
+
+    @Test
+    void aPressIsWorkedOutWhileSomebodyPointsAtItAndNothingHasHappenedYet() {
+        signIn("ines");
+        go("/jobs/2/look?zones=brow-left,brow-right");
+        Locator on =
+                page.locator(".coats button[name=coats][aria-pressed=true]").first();
+        Locator other =
+                page.locator(".coats button[name=coats][aria-pressed=false]").first();
+        String stands = on.textContent();
+        String meant = other.textContent();
+        Response ahead = page.waitForResponse(r -> r.request().headers().containsKey("x-ahead"), other::hover);
+        assertThat(ahead.status()).isEqualTo(204);
+        assertThat(on).hasText(stands);
+        go("/jobs/2/look?zones=brow-left,brow-right");
+        assertThat(on).hasText(stands);
+        // by keyboard as by pointer
+        page.waitForResponse(r -> r.request().headers().containsKey("x-ahead"), other::focus);
+        page.keyboard().press("Enter");
+        assertThat(on).hasText(meant);
+        assertThat(page.locator("#sentence .change")).isVisible();
     }
 }

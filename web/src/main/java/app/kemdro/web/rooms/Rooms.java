@@ -7,6 +7,7 @@ import app.kemdro.web.parts.ribbon.Ribbon;
 import app.kemdro.web.parts.typed.SaysMeanwhile;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
+import app.kemdro.web.records.plan.PlannedAhead;
 import app.kemdro.web.records.plan.Plans;
 import app.kemdro.web.records.plan.Plans.Answer;
 import app.kemdro.web.records.run.Runs;
@@ -21,6 +22,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
@@ -89,6 +91,11 @@ public class Rooms {
         model.addAttribute("search", searches.state(job.id()));
         model.addAttribute("found", searches.found(job));
         return plan;
+    }
+
+    @EventListener
+    void ahead(PlannedAhead would) {
+        ribbon(would.answer(), would.job().brief().call());
     }
 
     /** Drawn once for each plan, and again where the house has moved to another zone of time. */

@@ -1,5 +1,6 @@
 package app.kemdro.web.parts.typed;
 
+import app.kemdro.web.parts.live.Ahead;
 import app.kemdro.web.parts.typed.StandingForm.Sent;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
@@ -25,7 +26,7 @@ import org.springframework.web.util.pattern.PathPatternParser;
 
 /**
  * Nobody overwrites what another has changed since a form was opened. A room gets the form with both changes in it; where both changed
- * the same, they are shown side by side, and what was typed stays. One job is changed by one press at a time.
+ * the same, they are shown side by side, and what was typed stays. One job is changed by one press at a time. What is only worked out ahead changes nothing and waits for nobody.
  */
 @Component
 class MeanwhileFilter extends OncePerRequestFilter {
@@ -63,7 +64,7 @@ class MeanwhileFilter extends OncePerRequestFilter {
 
     @Override
     protected boolean shouldNotFilter(HttpServletRequest request) {
-        return !request.getMethod().equals("POST");
+        return !request.getMethod().equals("POST") || Ahead.isAsked(request);
     }
 
     @Override

@@ -2,6 +2,7 @@ package app.kemdro.web.records.job;
 
 import app.kemdro.core.hour.Wall;
 import app.kemdro.core.look.Brief;
+import app.kemdro.web.parts.live.Ahead;
 import app.kemdro.web.records.performer.PerformerRenamed;
 import app.kemdro.web.records.performer.Performers;
 import java.time.LocalDateTime;
@@ -77,9 +78,16 @@ public class Jobs {
         return kept(job);
     }
 
-    /** Changes a job in one transaction and returns it as stored. */
+    /**
+     * Changes a job in one transaction and returns it as stored.
+     *
+     * @throws Ahead.Enough where it is only asked ahead: then nothing is changed
+     */
     @Transactional
     public Job change(long id, Consumer<Job> change) {
+        if (Ahead.isAsked()) {
+            throw new Ahead.Enough();
+        }
         Job job = repository.findToChange(id).orElseThrow(() -> new NoSuchJob(id));
         long sat = job.performer().id();
         String called = job.performer().name();

@@ -15,9 +15,12 @@ import org.jspecify.annotations.Nullable;
  */
 final class KnownAnswers {
     private static final int REMEMBERED = 60;
+    private static final int LATELY = 20;
 
     private final Cache<Version, Answer> byVersion =
             Caffeine.newBuilder().maximumSize(REMEMBERED).build();
+    private final Cache<Basis, Answer> byBasis =
+            Caffeine.newBuilder().maximumSize(LATELY).build();
     private final Cache<Long, Made> last =
             Caffeine.newBuilder().maximumSize(REMEMBERED).build();
     private final Function<Answer, String> written;
@@ -29,8 +32,21 @@ final class KnownAnswers {
 
     private record Version(long job, String version) {}
 
+    /** All of a job that an answer is made from. */
+    private record Basis(Look look, Brief brief, String order, String proof) {
+        static Basis of(Job job) {
+            return new Basis(
+                    job.look(), job.brief(), job.kept().order(), job.kept().orderProof());
+        }
+
+        /** The same of a plan's own order instead of the one it was made from. */
+        Basis settled(String own) {
+            return new Basis(look, brief, own, proof);
+        }
+    }
+
     /** An answer and what it was made from. */
-    private record Made(Look look, Brief brief, String order, String proof, Answer answer) {}
+    private record Made(Basis basis, Answer answer) {}
 
     /** The answer for this version of a job, if it is there. */
     @Nullable
@@ -41,23 +57,27 @@ final class KnownAnswers {
     /** The answer for this version of a job, made now where nothing like it is there. */
     Answer of(Job job, Function<Job, Answer> make) {
         return byVersion.get(version(job), v -> {
-            Look look = job.look();
-            Brief brief = job.brief();
-            String order = job.kept().order();
-            String proof = job.kept().orderProof();
+            Basis basis = Basis.of(job);
             Made before = last.getIfPresent(job.id());
             if (before != null
-                    && before.look.equals(look)
-                    && before.brief.equals(brief)
-                    && before.proof.equals(proof)
-                    && (before.order.equals(order)
-                            || written.apply(before.answer).equals(order))) {
+                    && (before.basis.equals(basis)
+                            || before.basis
+                                    .settled(written.apply(before.answer))
+                                    .equals(basis))) {
                 return before.answer;
             }
-            Answer made = make.apply(job);
-            last.put(job.id(), new Made(look, brief, order, proof, made));
+            Answer made = ahead(job, make);
+            last.put(job.id(), new Made(basis, made));
             return made;
         });
+    }
+
+    /**
+     * The answer for a job as it is not yet, and may never be. Whoever asks for the same while it is being made waits for it, and whoever
+     * does soon afterwards finds it.
+     */
+    Answer ahead(Job job, Function<Job, Answer> make) {
+        return byBasis.get(Basis.of(job), b -> make.apply(job));
     }
 
     private static Version version(Job job) {

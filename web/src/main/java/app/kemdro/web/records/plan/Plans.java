@@ -21,6 +21,7 @@ import app.kemdro.core.run.RunLevers;
 import app.kemdro.core.schedule.Confidence;
 import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.schedule.Schedule;
+import app.kemdro.web.parts.live.Ahead;
 import app.kemdro.web.parts.mishap.Unsaid;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
@@ -247,12 +248,18 @@ public class Plans {
     /** Changes a job and keeps the order people had in mind until then, so that the next plan stays near it. */
     public Changed change(Job job, Consumer<Job> change) {
         Optional<Plan> before = of(job).plan();
-        Job stored = jobs.change(job.id(), j -> {
+        Consumer<Job> whole = j -> {
             before.ifPresent(p ->
                     j.kept().keepOrder(snapshots.write(p.schedule()), j.kept().orderProof()));
             change.accept(j);
-        });
-        return changed(before, stored);
+        };
+        if (Ahead.isAsked()) {
+            Job copy = jobs.get(job.id());
+            whole.accept(copy);
+            events.publishEvent(new PlannedAhead(answers.ahead(copy, this::answered), copy));
+            throw new Ahead.Enough();
+        }
+        return changed(before, jobs.change(job.id(), whole));
     }
 
     private Changed changed(Optional<Plan> before, Job stored) {
@@ -267,14 +274,14 @@ public class Plans {
     /** Changes the look of a job and keeps the one before, with its order, so that the change can be taken back. */
     public Changed changeLook(Job job, UnaryOperator<Look> change) {
         String order = order(of(job));
-        return change(job, j -> {
-            Look before = j.look();
-            Look after = change.apply(before);
-            if (!after.equals(before)) {
-                j.setLook(after);
-                j.kept().keepLook(snapshots.write(before), order);
-            }
-        });
+        return change(job, j -> set(j, change.apply(j.look()), order));
+    }
+
+    private void set(Job job, Look look, String order) {
+        if (!look.equals(job.look())) {
+            job.kept().keepLook(snapshots.write(job.look()), order);
+            job.setLook(look);
+        }
     }
 
     private String order(Answer answer) {
@@ -302,10 +309,7 @@ public class Plans {
     public Changed pull(Job job, Look look, Brief brief) {
         String order = order(of(job));
         return change(job, j -> {
-            if (!look.equals(j.look())) {
-                j.kept().keepLook(snapshots.write(j.look()), order);
-                j.setLook(look);
-            }
+            set(j, look, order);
             j.describe(j.title(), j.production(), j.idea(), brief);
         });
     }

@@ -12,6 +12,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.LocalDateTime;
 import java.util.function.Predicate;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /** How looks come off, by the one planner of removals. */
@@ -30,6 +31,11 @@ public class Removals {
     /** How all of a plan's look comes off. */
     public Removal of(Plan plan) {
         return known.get(plan, strike::of);
+    }
+
+    @EventListener
+    void ahead(PlannedAhead would) {
+        would.answer().plan().ifPresent(this::of);
     }
 
     /** How as much of it comes off as was laid. */

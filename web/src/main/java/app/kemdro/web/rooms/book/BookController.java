@@ -7,6 +7,7 @@ import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.StepState;
+import app.kemdro.web.parts.live.Ahead;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
@@ -179,6 +180,7 @@ class BookController {
     }
 
     /** Plans this job with somebody's own pace, or with the library's again. */
+    @Ahead.Plannable
     @PostMapping("/jobs/{id}/book/pace")
     String pace(
             @PathVariable long id, @RequestParam String hands, @RequestParam boolean own, RedirectAttributes after) {

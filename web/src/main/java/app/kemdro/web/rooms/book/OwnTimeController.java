@@ -6,6 +6,7 @@ import app.kemdro.core.look.Brief.Hands;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.schedule.Task;
+import app.kemdro.web.parts.live.Ahead;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.jobfile.Again;
@@ -138,6 +139,7 @@ class OwnTimeController {
     }
 
     /** Plans this job with what was learnt, or with the library again. */
+    @Ahead.Plannable
     @PostMapping("/jobs/{id}/book/times")
     String plan(@PathVariable long id, @RequestParam boolean own, RedirectAttributes after) {
         runs.refuseWhileRunning(id);

@@ -3,6 +3,7 @@ package app.kemdro.web.rooms.order;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.plan.Levers.Lever;
 import app.kemdro.core.plan.Planning;
+import app.kemdro.web.parts.live.Ahead;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
@@ -26,6 +27,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** What would buy time: each is planned again, and one press does it. */
 @Controller
+@Ahead.Plannable
 class LeversController {
     private static final int MOST_LEVERS = 8;
 

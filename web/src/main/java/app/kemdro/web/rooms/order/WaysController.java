@@ -6,6 +6,7 @@ import app.kemdro.core.plan.Planning;
 import app.kemdro.core.plan.Problem;
 import app.kemdro.core.question.OrderWays;
 import app.kemdro.core.question.OrderWays.Asked;
+import app.kemdro.web.parts.live.Ahead;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
@@ -26,6 +27,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** Where practitioners differ about the order: each way with its minutes and its risk, and one press takes it. */
 @Controller
+@Ahead.Plannable
 class WaysController {
     private final Jobs jobs;
     private final Plans plans;

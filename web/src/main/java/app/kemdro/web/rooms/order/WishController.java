@@ -6,6 +6,7 @@ import app.kemdro.core.look.Wish;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.schedule.ScheduledTask;
+import app.kemdro.web.parts.live.Ahead;
 import app.kemdro.web.parts.typed.TypedHour;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
@@ -26,6 +27,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** What people want of the order, whatever is shortest: wished, dropped, and taken back. */
 @Controller
+@Ahead.Plannable
 class WishController {
     private static final int MOST = 40;
 
