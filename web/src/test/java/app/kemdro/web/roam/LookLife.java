@@ -17,7 +17,7 @@ import org.jsoup.nodes.Entities;
 /** What is pressed in Look. */
 final class LookLife {
     private static final Pattern SAYS =
-            Pattern.compile("/look/propose\".*?name=\"says\" value=\"([^\"]*)\"", Pattern.DOTALL);
+            Pattern.compile("/look/propose\\?.*?name=\"says\" value=\"([^\"]*)\"", Pattern.DOTALL);
 
     private final Visit visit;
     private final Questions questions;

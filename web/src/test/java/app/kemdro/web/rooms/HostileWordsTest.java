@@ -40,6 +40,9 @@ import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
+import org.springframework.web.util.UriComponents;
+import org.springframework.web.util.UriComponentsBuilder;
+import org.springframework.web.util.UriUtils;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -191,9 +194,24 @@ class HostileWordsTest {
         Map<String, Element> found = new LinkedHashMap<>();
         pages().values()
                 .forEach(page -> page.select("form[method=post]").stream()
+                        .map(HostileWordsTest::whole)
                         .filter(f -> !f.attr("action").matches(NOT_PRESSED))
                         .forEach(f -> found.putIfAbsent(kind(f), f)));
         return found;
+    }
+
+    /** A form with what its address carries as fields of its own. */
+    private static Element whole(Element form) {
+        Element whole = form.clone();
+        UriComponents sent =
+                UriComponentsBuilder.fromUriString(form.attr("action")).build();
+        whole.attr("action", String.valueOf(sent.getPath()));
+        sent.getQueryParams()
+                .forEach((name, values) -> values.forEach(v -> whole.appendElement("input")
+                        .attr("type", "hidden")
+                        .attr("name", name)
+                        .val(UriUtils.decode(v == null ? "" : v, StandardCharsets.UTF_8))));
+        return whole;
     }
 
     /** Every page that links lead to, one of each kind with its job. */

@@ -15,6 +15,7 @@ import app.kemdro.web.records.plan.Plans;
 import java.io.IOException;
 import java.io.Reader;
 import java.io.UnsupportedEncodingException;
+import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -170,17 +171,14 @@ class TypedInTest {
         Optional<Element> offer = button(job, pressed, "/look/add", technique);
         if (offer.isEmpty() && !meant.school().equals(technique)) {
             Optional<Element> school = button(job, pressed, "/look/add", meant.school());
-            school.ifPresent(f -> press(job, f, Map.of()));
+            school.ifPresent(f -> press(job, f, Map.of("technique", meant.school())));
             offer = button(job, pressed, "/look/school", technique);
         }
         if (offer.isEmpty()) {
             bent.add(name + ": " + technique + " is not offered on " + pressed);
             return;
         }
-        press(
-                job,
-                offer.get(),
-                offer.get().attr("action").endsWith("/school") ? Map.of("technique", technique) : Map.of());
+        press(job, offer.get(), Map.of("technique", technique));
         int coats = (int) happens.number("coats", 0, 0, 9);
         int items = (int) happens.number("items", 0, 0, 400);
         int share = (int) happens.number("coverage", 100, 1, 100);
@@ -200,7 +198,7 @@ class TypedInTest {
             return;
         }
         Optional<Element> form = page("/jobs/" + job.id() + "/look?zones=" + pressed)
-                .select("form[action$=/look/" + what + "]:has(input[name=entry][value=" + entry.id() + "])")
+                .select("form[action*=/look/" + what + "?entry=" + entry.id() + "&]")
                 .stream()
                 .filter(f -> f.select("button[name=" + what + "][value=" + meant + "]")
                                         .size()
@@ -218,7 +216,7 @@ class TypedInTest {
     /** The button that makes of these zones a piece of work of their own. */
     private Optional<Element> own(Job job, String pressed, LookEntry entry) throws UnsupportedEncodingException {
         return page("/jobs/" + job.id() + "/look?zones=" + pressed)
-                .select("form[action$=/look/apart]:has(input[name=entry][value=" + entry.id() + "])")
+                .select("form[action*=/look/apart?entry=" + entry.id() + "&]")
                 .stream()
                 .findFirst();
     }
@@ -234,20 +232,16 @@ class TypedInTest {
 
     private Optional<Element> button(Job job, String pressed, String action, String technique)
             throws UnsupportedEncodingException {
-        return page("/jobs/" + job.id() + "/look?zones=" + pressed).select("form[action$=" + action + "]").stream()
-                .filter(f -> f.select("input[name=technique][value=" + technique + "]")
-                                                .size()
-                                        == 1
-                                && f.select("button[disabled]").isEmpty()
-                        || f.select("button[name=technique][value=" + technique + "]")
-                                        .size()
-                                == 1)
+        return page("/jobs/" + job.id() + "/look?zones=" + pressed).select("form[action*=" + action + "?]").stream()
+                .filter(f -> f.select("button[name=technique][value=" + technique + "]:not([disabled])")
+                                .size()
+                        == 1)
                 .findFirst();
     }
 
     private void press(Job job, Element form, Map<String, String> more) {
         var request = mvc.post()
-                .uri(form.attr("action"))
+                .uri(URI.create(form.attr("action")))
                 .with(csrf())
                 .with(user("ines").roles("LEAD"));
         form.select("input[type=hidden]").stream()
