@@ -23,6 +23,8 @@ public final class LiveBench {
     private static final int ASLEEP = 10;
     private static final int PRESSES = 30;
     private static final int PAUSE_MS = 3000;
+    private static final int TURNS = 100;
+    private static final int TURN_MS = 400;
     private static final Pattern NOTE = Pattern.compile("mark-([0-9a-f-]{36})");
 
     private LiveBench() {}
@@ -66,7 +68,7 @@ public final class LiveBench {
         System.out.printf("%d of %d boards listen%n", WATCHERS - listening.getCount(), WATCHERS);
         List<Thread> pressing = new ArrayList<>();
         for (long job : jobs) {
-            pressing.add(background(() -> press(new Visitor(base).signIn(), job, pressed, answers, errors)));
+            pressing.add(background(() -> work(new Visitor(base).signIn(), job, pressed, answers, errors)));
         }
         for (Thread t : pressing) {
             t.join();
@@ -74,8 +76,16 @@ public final class LiveBench {
         Thread.sleep(1000);
         Timed.print("press to answer", answers);
         Timed.print("press to another screen", seen);
+        answers.clear();
+        seen.clear();
+        for (int k = 0; k < TURNS; k++) {
+            press(lead, jobs.get(k % CHAIRS), pressed, answers, errors);
+            Thread.sleep(TURN_MS);
+        }
+        Timed.print("press to answer, one chair after the other", answers);
+        Timed.print("press to another screen, one chair after the other", seen);
         System.out.printf(
-                "%d presses, %d answers of boards, %d errors%n", CHAIRS * PRESSES, boards.get(), errors.get());
+                "%d presses, %d answers of boards, %d errors%n", CHAIRS * PRESSES + TURNS, boards.get(), errors.get());
         System.out.printf("%d screens asleep all the time%n", asleep.size());
         System.exit(0);
     }
@@ -119,7 +129,7 @@ public final class LiveBench {
     }
 
     /** Real work is pressed: a step is begun and ended, minutes are added and taken back. */
-    private static void press(
+    private static void work(
             Visitor hands,
             long job,
             Map<String, Timed.Start> pressed,
@@ -130,16 +140,26 @@ public final class LiveBench {
         // nobody presses in step with the others, nor all for the first time at once
         Thread.sleep(dice.nextInt(PAUSE_MS));
         for (int k = 0; k < PRESSES; k++) {
-            Visitor.Press press = hands.next(Long.toString(job));
-            String id = UUID.randomUUID().toString();
-            Timed.Start from = Timed.Start.now();
-            pressed.put(id, from);
-            var answer = hands.press(Long.toString(job), "mark-" + id, press);
-            answers.add(from.passed());
-            if (answer.statusCode() != 200) {
-                errors.incrementAndGet();
-            }
+            press(hands, job, pressed, answers, errors);
             Thread.sleep(PAUSE_MS / 2 + dice.nextInt(PAUSE_MS));
+        }
+    }
+
+    private static void press(
+            Visitor hands,
+            long job,
+            Map<String, Timed.Start> pressed,
+            ConcurrentLinkedQueue<Timed> answers,
+            AtomicInteger errors)
+            throws IOException, InterruptedException {
+        Visitor.Press press = hands.next(Long.toString(job));
+        String id = UUID.randomUUID().toString();
+        Timed.Start from = Timed.Start.now();
+        pressed.put(id, from);
+        var answer = hands.press(Long.toString(job), "mark-" + id, press);
+        answers.add(from.passed());
+        if (answer.statusCode() != 200) {
+            errors.incrementAndGet();
         }
     }
 
