@@ -1,6 +1,6 @@
 package app.kemdro.web.parts.typed;
 
-import app.kemdro.web.parts.live.Ahead;
+import app.kemdro.web.parts.ahead.Ahead;
 import app.kemdro.web.parts.typed.StandingForm.Sent;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;

@@ -2,7 +2,7 @@ package app.kemdro.web.records.job;
 
 import app.kemdro.core.hour.Wall;
 import app.kemdro.core.look.Brief;
-import app.kemdro.web.parts.live.Ahead;
+import app.kemdro.web.parts.ahead.Ahead;
 import app.kemdro.web.records.performer.PerformerRenamed;
 import app.kemdro.web.records.performer.Performers;
 import java.time.LocalDateTime;

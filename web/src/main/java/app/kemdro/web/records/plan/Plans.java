@@ -21,7 +21,7 @@ import app.kemdro.core.run.RunLevers;
 import app.kemdro.core.schedule.Confidence;
 import app.kemdro.core.schedule.Planner;
 import app.kemdro.core.schedule.Schedule;
-import app.kemdro.web.parts.live.Ahead;
+import app.kemdro.web.parts.ahead.Ahead;
 import app.kemdro.web.parts.mishap.Unsaid;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;

@@ -7,7 +7,7 @@ import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.run.RunEvent;
 import app.kemdro.core.run.StepState;
-import app.kemdro.web.parts.live.Ahead;
+import app.kemdro.web.parts.ahead.Ahead;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;

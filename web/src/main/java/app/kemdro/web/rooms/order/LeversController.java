@@ -3,7 +3,7 @@ package app.kemdro.web.rooms.order;
 import app.kemdro.core.look.Look;
 import app.kemdro.core.plan.Levers.Lever;
 import app.kemdro.core.plan.Planning;
-import app.kemdro.web.parts.live.Ahead;
+import app.kemdro.web.parts.ahead.Ahead;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;

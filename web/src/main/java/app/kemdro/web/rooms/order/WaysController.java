@@ -6,7 +6,7 @@ import app.kemdro.core.plan.Planning;
 import app.kemdro.core.plan.Problem;
 import app.kemdro.core.question.OrderWays;
 import app.kemdro.core.question.OrderWays.Asked;
-import app.kemdro.web.parts.live.Ahead;
+import app.kemdro.web.parts.ahead.Ahead;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;

@@ -6,7 +6,7 @@ import app.kemdro.core.look.Wish;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.schedule.ScheduledTask;
-import app.kemdro.web.parts.live.Ahead;
+import app.kemdro.web.parts.ahead.Ahead;
 import app.kemdro.web.parts.typed.TypedHour;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;

@@ -1,4 +1,4 @@
-package app.kemdro.web.parts.live;
+package app.kemdro.web.parts.ahead;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
