@@ -3,7 +3,8 @@ import { dataIn, el } from './svg.js';
 
 const VIEWS = {
   front: { name: 'front', file: 'bust-front', box: '150 30 4200 4300', close: '760 10 2980 3560' },
-  left: { name: 'left', file: 'bust-left', box: '0 30 2640 4300', close: '-170 10 2980 3560' },
+  // in profile the nose would lie on what stands to the left of a figure that is pressed
+  left: { name: 'left', file: 'bust-left', box: '0 30 2640 4300', close: '-170 10 2980 3560', press: '-652 10 3500 4181' },
   right: { name: 'right', file: 'bust-right', box: '0 30 2640 4300', close: '-170 10 2980 3560' },
   back: {
     name: 'back',
@@ -34,6 +35,7 @@ const ONLY_IN = {
 };
 for (const part of ['lower-chest', 'belly', ...['upper-arm', 'forearm', 'thigh', 'shin', 'foot'].flatMap((z) => [`${z}-left`, `${z}-right`])])
   ONLY_IN[part] = 'body';
+const CLOSE = ['press', 'wet', 'painted'];
 const art = new Map();
 let copies = 0;
 
@@ -48,14 +50,14 @@ async function load(source, file) {
 }
 
 /** A fresh copy of a view; ids are made unique so that one page may show it often. */
-async function copyOf(source, key, close) {
+async function copyOf(source, key, purpose) {
   const view = VIEWS[key];
   const text = await load(source, view.file);
   const mark = `f${++copies}-`;
   const unique = text.replace(/id="clip-/g, `id="${mark}clip-`).replace(/url\(#clip-/g, `url(#${mark}clip-`);
   const svg = new DOMParser().parseFromString(unique, 'image/svg+xml').documentElement;
   svg.querySelectorAll('title').forEach((t) => t.remove());
-  svg.setAttribute('viewBox', close ? (view.close ?? view.box) : view.box);
+  svg.setAttribute('viewBox', view[purpose] ?? (CLOSE.includes(purpose) ? view.close : null) ?? view.box);
   if (key === 'hands') return bothHands(svg);
   svg.querySelectorAll('[data-zone]').forEach((z) => rename(z, view.zones?.[z.dataset.zone]));
   return svg;
@@ -97,7 +99,7 @@ class Figure {
 
   async show(view = this.view) {
     this.view = view;
-    const svg = await copyOf(this.source, view, ['press', 'wet', 'painted'].includes(this.purpose));
+    const svg = await copyOf(this.source, view, this.purpose);
     this.svg = svg;
     this.place.querySelector('.figure-art').replaceChildren(svg);
     const still = this.purpose === 'still' || this.purpose === 'ghost';
@@ -217,8 +219,9 @@ class Figure {
     }
   }
 
+  /** What a press on a zone does is said by the room: in pressed. */
   press(zone, keep) {
-    this.place.dispatchEvent(new CustomEvent('zone', { bubbles: true, detail: { zone: zone.dataset.zone, keep } }));
+    this.pressed?.({ zone: zone.dataset.zone, keep });
   }
 
   key(zone, event) {
@@ -277,7 +280,6 @@ export function mountFigures(root) {
 /** Moves a drawing to the place that takes over from its old one, so that it need not be drawn again. */
 export function moveFigure(from, to) {
   const figure = mounted.get(from);
-  if (!figure?.svg || from.dataset.purpose !== to.dataset.purpose || from.dataset.src !== to.dataset.src) return;
   figure.place = to;
   mounted.set(to, figure);
   to.querySelector('.figure-art').replaceWith(from.querySelector('.figure-art'));

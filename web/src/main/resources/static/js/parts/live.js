@@ -1,5 +1,6 @@
 // Changes a room without loading the page again: the server answers with the whole room, and only its parts are swapped.
-import { mountFigures, moveFigure } from './figure.js';
+import { swapRoom } from './around.js';
+import { mountFigures } from './figure.js';
 import { mountRibbon } from './ribbon.js';
 
 const mounts = [];
@@ -42,10 +43,17 @@ function type(room, texts) {
   }
 }
 
+/** A zone that stayed in the page is focused already, and draws its ring when it is focused. */
+function focusAnew(zone) {
+  zone?.blur();
+  zone?.focus();
+}
+
 function adopt(text, address, sent) {
   const page = new DOMParser().parseFromString(text, 'text/html');
-  const room = page.querySelector('#room');
-  if (!room || !document.querySelector('#room')) return false;
+  const fresh = page.querySelector('#room');
+  const old = document.querySelector('#room');
+  if (!fresh || !old) return false;
   const focused = document.activeElement?.closest('[data-figure]') ? document.activeElement.dataset.zone : null;
   const scroll = document.scrollingElement.scrollTop;
   const choices = document.querySelector('.l-choice')?.scrollTop ?? 0;
@@ -57,17 +65,15 @@ function adopt(text, address, sent) {
   else if (tape) document.querySelector('header').after(tape);
   const line = page.querySelector('.work-line');
   const oldLine = document.querySelector('.work-line');
-  if (line && oldLine) {
+  // most presses say nothing new of the other rooms
+  if (line && oldLine && !oldLine.isEqualNode(line)) {
     const along = oldLine.scrollLeft;
     oldLine.replaceWith(document.adoptNode(line));
     line.scrollLeft = along;
   }
   const next = page.querySelector('.next');
   if (next) document.querySelector('.next')?.replaceWith(document.adoptNode(next));
-  const figure = document.querySelector('#room [data-figure]');
-  document.querySelector('#room').replaceWith(document.adoptNode(room));
-  const place = room.querySelector('[data-figure]');
-  if (figure && place) moveFigure(figure, place);
+  const room = swapRoom(old, fresh);
   document.title = page.title;
   const token = page.querySelector('meta[name="csrf-token"]');
   if (token) document.querySelector('meta[name="csrf-token"]').content = token.content;
@@ -77,7 +83,7 @@ function adopt(text, address, sent) {
   // where nothing was scrolled, the room need not be laid out for it now
   if (scroll) document.scrollingElement.scrollTop = scroll;
   if (stays && choices) document.querySelector('.l-choice')?.scrollTo(0, choices);
-  if (focused) setTimeout(() => document.querySelector(`.zone[data-zone="${focused}"]`)?.focus(), 60);
+  if (focused) setTimeout(() => focusAnew(document.querySelector(`.zone[data-zone="${focused}"]`)), 60);
   return true;
 }
 

@@ -7,12 +7,12 @@ export function mountCover(root) {
     const field = form.dataset.press ?? 'covers';
     const word = form.dataset.word ?? 'covered';
     const before = new Map();
-    place.addEventListener('zone', (e) => {
-      const box = form.querySelector(`input[name="${field}"][value="${e.detail.zone}"]`);
+    figureAt(place).pressed = ({ zone }) => {
+      const box = form.querySelector(`input[name="${field}"][value="${zone}"]`);
       if (!box) return;
       box.checked = !box.checked;
       box.dispatchEvent(new Event('change', { bubbles: true }));
-    });
+    };
     form.addEventListener('change', (e) => {
       if (e.target.name !== field) return;
       const figure = figureAt(place);

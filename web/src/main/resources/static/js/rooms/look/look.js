@@ -1,4 +1,5 @@
 // The look room: pressing zones, and the cut through what lies on them.
+import { figureAt } from '../../parts/figure.js';
 import { go } from '../../parts/live.js';
 import { dataIn, el } from '../../parts/svg.js';
 import { mountFind } from './find.js';
@@ -146,7 +147,5 @@ export function mountLook(root) {
   mountFind(root);
   cuts.disconnect();
   root.querySelectorAll('[data-cut]').forEach((place) => cuts.observe(place));
-  root.querySelectorAll('[data-figure][data-purpose="press"]').forEach((place) => {
-    place.addEventListener('zone', (e) => pressZone(e.detail));
-  });
+  root.querySelectorAll('[data-figure][data-purpose="press"]').forEach((place) => (figureAt(place).pressed = pressZone));
 }

@@ -18,11 +18,11 @@ function mountPin(room) {
   const form = room.querySelector('[data-pin]');
   const figure = room.querySelector('[data-figure]');
   if (!form) return;
-  figure.addEventListener('zone', (e) => {
+  figureAt(figure).pressed = ({ zone }) => {
     const field = form.elements.zones;
-    field.value = turned(field.value.split(',').filter(Boolean), e.detail.zone).join(',');
+    field.value = turned(field.value.split(',').filter(Boolean), zone).join(',');
     form.requestSubmit();
-  });
+  };
 }
 
 function mountPicture(room) {
