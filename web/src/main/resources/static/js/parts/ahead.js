@@ -8,7 +8,7 @@ let busy = false;
 let resting = 0;
 
 /** The button that is pointed at, where its press can be worked out ahead. */
-const meant = (target) => target.closest?.('[data-ahead] form[data-live] button:not(:disabled)');
+const meant = (target) => target.closest?.('[data-ahead] form[data-live] button:not([type="button"], :disabled)');
 
 function ask(button) {
   const form = button.form;

@@ -4,7 +4,7 @@ import { dataIn, el } from './svg.js';
 const VIEWS = {
   front: { name: 'front', file: 'bust-front', box: '150 30 4200 4300', close: '760 10 2980 3560' },
   // in profile the nose would lie on what stands to the left of a figure that is pressed
-  left: { name: 'left', file: 'bust-left', box: '0 30 2640 4300', close: '-170 10 2980 3560', press: '-652 10 3500 4181' },
+  left: { name: 'left', file: 'bust-left', box: '0 30 2640 4300', close: '-170 10 2980 3560', press: '-676 10 3620 4325' },
   right: { name: 'right', file: 'bust-right', box: '0 30 2640 4300', close: '-170 10 2980 3560' },
   back: {
     name: 'back',

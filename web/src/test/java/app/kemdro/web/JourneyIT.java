@@ -329,10 +329,15 @@ class JourneyIT extends OnePage {
         assertThat(on).hasText(stands);
         go("/jobs/2/look?zones=brow-left,brow-right");
         assertThat(on).hasText(stands);
+        Locator figure = page.locator(".figure-art svg");
+        figure.evaluate("f => { f.dataset.drawn = 'once'; }");
         // by keyboard as by pointer
         page.waitForResponse(r -> r.request().headers().containsKey("x-ahead"), other::focus);
         page.keyboard().press("Enter");
         assertThat(on).hasText(meant);
         assertThat(page.locator("#sentence .change")).isVisible();
+        // the room was swapped around its figure
+        assertThat(figure).hasAttribute("data-drawn", "once");
+        assertThat(page.locator(".ring")).hasCount(2);
     }
 }
