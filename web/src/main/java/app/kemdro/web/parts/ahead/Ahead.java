@@ -54,7 +54,10 @@ public class Ahead implements WebMvcConfigurer, HandlerInterceptor, HandlerExcep
         return request.getHeader(HEADER) != null;
     }
 
-    /** It is the first to be asked whether a press may go on, so that nobody writes down what was not done, and the first to see what came of it. */
+    /**
+     * It is the first to be asked whether a press may go on, so that nobody writes down what was not done, and the first to see what came
+     * of it.
+     */
     @Override
     public void addInterceptors(InterceptorRegistry registry) {
         registry.addInterceptor(this).order(Integer.MIN_VALUE);

@@ -26,7 +26,8 @@ import org.springframework.web.util.pattern.PathPatternParser;
 
 /**
  * Nobody overwrites what another has changed since a form was opened. A room gets the form with both changes in it; where both changed
- * the same, they are shown side by side, and what was typed stays. One job is changed by one press at a time. What is only worked out ahead changes nothing and waits for nobody.
+ * the same, they are shown side by side, and what was typed stays. One job is changed by one press at a time. What is only
+ * worked out ahead changes nothing and waits for nobody.
  */
 @Component
 class MeanwhileFilter extends OncePerRequestFilter {
