@@ -39,9 +39,9 @@ final class KnownAnswers {
                     job.look(), job.brief(), job.kept().order(), job.kept().orderProof());
         }
 
-        /** The same of a plan's own order instead of the one it was made from. */
-        Basis settled(String own) {
-            return new Basis(look, brief, own, proof);
+        /** Whether no more than the order in mind differs. */
+        boolean isLike(Basis other) {
+            return look.equals(other.look) && brief.equals(other.brief) && proof.equals(other.proof);
         }
     }
 
@@ -60,10 +60,9 @@ final class KnownAnswers {
             Basis basis = Basis.of(job);
             Made before = last.getIfPresent(job.id());
             if (before != null
-                    && (before.basis.equals(basis)
-                            || before.basis
-                                    .settled(written.apply(before.answer))
-                                    .equals(basis))) {
+                    && before.basis.isLike(basis)
+                    && (before.basis.order.equals(basis.order)
+                            || written.apply(before.answer).equals(basis.order))) {
                 return before.answer;
             }
             Answer made = ahead(job, make);

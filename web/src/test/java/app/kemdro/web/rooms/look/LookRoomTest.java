@@ -109,7 +109,7 @@ class LookRoomTest {
     @Test
     void aFieldIsGivenToAnotherTechniqueBesideTheFirst() throws Exception {
         Job job = fresh("half mask");
-        String offered = "(?s)look/add[^>]*>(?:(?!</form>).)*value=\"base-water\"";
+        String offered = "(?s)look/add\\?[^>]*>(?:(?!</form>).)*value=\"base-water\"";
         press(job, "remove", "entry", "base-face");
         press(job, "add", "technique", "base-cream", "zones", "chin");
         LookEntry cream = jobs.get(job.id()).look().entries().stream()
