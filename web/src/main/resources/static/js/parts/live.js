@@ -1,5 +1,5 @@
 // Changes a room without loading the page again: the server answers with the whole room, and only its parts are swapped.
-import { swapRoom } from './around.js';
+import { settleAs, swapRoom } from './around.js';
 import { mountFigures } from './figure.js';
 import { mountRibbon } from './ribbon.js';
 
@@ -17,12 +17,15 @@ export function enliven(root) {
   mounts.forEach((mount) => mount(root));
 }
 
+/** What a form is for, whatever stood there when its page was made. */
+const purpose = (form) => form.action.replace(/([?&])had=[^&]*/, '$1');
+
 /** What is typed and not sent yet, by the form it stands in. */
 function unsent(sent) {
   return [...document.querySelectorAll('#room form input:not([type=hidden], [type=checkbox], [type=radio], [type=file]), #room form textarea')]
     .filter((i) => i.name && (i.value !== i.defaultValue || i === document.activeElement) && i.form.action !== sent)
     .map((i) => ({
-      action: i.form.action,
+      form: purpose(i.form),
       name: i.name,
       value: i.value,
       changed: i.value !== i.defaultValue,
@@ -33,7 +36,7 @@ function unsent(sent) {
 /** Puts what was typed where it stood, with the cursor. */
 function type(room, texts) {
   for (const text of texts) {
-    const input = [...room.querySelectorAll(`form [name="${CSS.escape(text.name)}"]`)].find((i) => i.form.action === text.action);
+    const input = [...room.querySelectorAll(`form :is(input, textarea)[name="${CSS.escape(text.name)}"]`)].find((i) => purpose(i.form) === text.form);
     if (!input) continue;
     if (text.changed) input.value = text.value;
     if (text.at >= 0) {
@@ -56,33 +59,31 @@ function adopt(text, address, sent) {
   if (!fresh || !old) return false;
   const focused = document.activeElement?.closest('[data-figure]') ? document.activeElement.dataset.zone : null;
   const scroll = document.scrollingElement.scrollTop;
-  const choices = document.querySelector('.l-choice')?.scrollTop ?? 0;
   const stays = address === location.href;
   const typed = stays ? unsent(sent) : [];
+  // what stays in the page stays where it was scrolled to; something else is read from its beginning
+  const scrolled = stays ? [] : [...old.querySelectorAll('[tabindex="0"]')].filter((part) => part.scrollTop);
   const oldTape = document.querySelector('.tape-part');
   const tape = page.querySelector('.tape-part');
-  if (oldTape && tape) oldTape.replaceWith(tape);
+  if (oldTape && tape) settleAs(oldTape, document.adoptNode(tape));
   else if (tape) document.querySelector('header').after(tape);
   const line = page.querySelector('.work-line');
   const oldLine = document.querySelector('.work-line');
   // most presses say nothing new of the other rooms
-  if (line && oldLine && !oldLine.isEqualNode(line)) {
-    const along = oldLine.scrollLeft;
-    oldLine.replaceWith(document.adoptNode(line));
-    line.scrollLeft = along;
-  }
+  if (line && oldLine && !oldLine.isEqualNode(line)) settleAs(oldLine, document.adoptNode(line));
   const next = page.querySelector('.next');
-  if (next) document.querySelector('.next')?.replaceWith(document.adoptNode(next));
-  const room = swapRoom(old, fresh);
+  const oldNext = document.querySelector('.next');
+  if (next && oldNext && !oldNext.isEqualNode(next)) oldNext.replaceWith(document.adoptNode(next));
+  swapRoom(old, fresh);
   document.title = page.title;
   const token = page.querySelector('meta[name="csrf-token"]');
   if (token) document.querySelector('meta[name="csrf-token"]').content = token.content;
   if (address !== location.href) history.pushState({}, '', address);
   enliven(document);
-  type(room, typed);
+  type(old, typed);
   // where nothing was scrolled, the room need not be laid out for it now
   if (scroll) document.scrollingElement.scrollTop = scroll;
-  if (stays && choices) document.querySelector('.l-choice')?.scrollTo(0, choices);
+  for (const part of scrolled) part.scrollTop = 0;
   if (focused) setTimeout(() => focusAnew(document.querySelector(`.zone[data-zone="${focused}"]`)), 60);
   return true;
 }
@@ -147,7 +148,18 @@ function submit(form, submitter) {
   });
 }
 
+/** Every form is sent with the token that its page says, so none needs a field for it. */
+function mountToken() {
+  const token = document.querySelector('meta[name="csrf-token"]');
+  if (!token?.content) return;
+  for (const field of document.querySelectorAll('input[name="_csrf"]')) field.remove();
+  document.addEventListener('formdata', (e) => {
+    if (e.target.getAttribute('method') === 'post') e.formData.set('_csrf', token.content);
+  });
+}
+
 export function mountLive() {
+  mountToken();
   document.addEventListener('click', (e) => {
     const link = e.target.closest('a[data-live]');
     if (link && !e.ctrlKey && !e.metaKey && !e.shiftKey) {

@@ -6,6 +6,9 @@ const flagOf = (ribbon) => 57 + 7 * (ribbon.callText ?? '07:45').length;
 
 let before = null;
 
+/** What the strip that stands there was drawn from, where it bears no marks. */
+let shown = '';
+
 /** Where minutes lie: x0 is chair-in, on every bench room. */
 export function scale(ribbon, width, x0 = width < 900 ? 20 : 214) {
   const end = Math.max(ribbon.call, ribbon.ready, ribbon.sure ?? 0) + 15;
@@ -241,9 +244,15 @@ export function mountRibbon(root, keepBefore = true) {
   if (place && data) {
     const ribbon = JSON.parse(data.textContent);
     const was = before && before.chairIn === ribbon.chairIn ? before.ready : null;
-    strip(place, drawn.width || place.clientWidth || 1280, [ribbon, keepBefore ? moved(ribbon) : null, was]);
-    widths.disconnect();
-    widths.observe(place);
+    const changed = keepBefore ? moved(ribbon) : null;
+    const isMarked = Boolean(changed?.size) || (was !== null && was !== ribbon.ready);
+    // one that stands there and says the same, with no mark of what the last press changed, need not be drawn again
+    if (isMarked || shown !== data.textContent || !place.firstChild || !keepBefore) {
+      strip(place, drawn.width || place.clientWidth || 1280, [ribbon, changed, was]);
+      widths.disconnect();
+      widths.observe(place);
+      shown = isMarked ? '' : data.textContent;
+    }
     before = ribbon;
   }
   for (const mini of root.querySelectorAll('[data-ribbon="mini"]')) {

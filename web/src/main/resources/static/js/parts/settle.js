@@ -38,7 +38,7 @@ async function follow(address, turn) {
 }
 
 /** A room that was swapped in meanwhile shows it anyway. */
-function refreshOnceQuiet(turn) {
+export function refreshOnceQuiet(turn = following) {
   if (turn !== following) return;
   if (isBusy()) setTimeout(() => refreshOnceQuiet(turn), ASKS_EVERY);
   else refresh();

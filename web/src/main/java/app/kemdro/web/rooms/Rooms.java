@@ -1,6 +1,7 @@
 package app.kemdro.web.rooms;
 
 import app.kemdro.core.hour.Wall;
+import app.kemdro.core.look.Wish;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.web.parts.json.Json;
 import app.kemdro.web.parts.ribbon.Ribbon;
@@ -19,6 +20,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -98,15 +100,19 @@ public class Rooms {
         ribbon(would.answer(), would.job().brief().call());
     }
 
-    /** Drawn once for each plan, and again where the house has moved to another zone of time. */
+    /** Drawn once for each plan and what its wishes cost, and again where the house has moved to another zone of time. */
     private String ribbon(Answer answer, LocalDateTime call) {
         Strip known = strips.getIfPresent(answer);
         if (known == null || !known.zone().equals(Wall.zone())) {
+            Optional<Map<Wish, Integer>> costs = answer.wishes().known();
             Ribbon drawn = answer.plan()
-                    .map(p -> Ribbon.of(p, answer.confidence().orElse(null)).holding(p, answer.wishes()))
+                    .map(p -> Ribbon.of(p, answer.confidence().orElse(null))
+                            .holding(p, answer.look().wishes(), costs.orElse(Map.of())))
                     .orElseGet(() -> Ribbon.empty(call));
             known = new Strip(Wall.zone(), json.text(drawn));
-            strips.put(answer, known);
+            if (costs.isPresent()) {
+                strips.put(answer, known);
+            }
         }
         return known.json();
     }

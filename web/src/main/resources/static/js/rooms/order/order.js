@@ -4,12 +4,16 @@
 import { grow } from '../../parts/page.js';
 import { scale } from '../../parts/ribbon.js';
 import { dataIn, el, widthOf } from '../../parts/svg.js';
+import { askLater } from './later.js';
 import { drawStartBy } from './startby.js';
 import { wedge } from './wedge.js';
 
 const MOST_STITCHES = 26;
 const STRATUM = 2.6;
 const CHOSEN = 'chosen ';
+
+// the head beside the order is the same one after every press
+let profile = null;
 
 class Order {
   constructor(place) {
@@ -160,11 +164,16 @@ class Order {
   async profile() {
     const place = this.place.querySelector('.profile');
     if (this.s.x0 < 100 || place.firstChild) return;
+    if (profile) {
+      place.replaceChildren(profile);
+      return;
+    }
     const answer = await fetch(`${this.place.dataset.src}bust-right.svg`).catch(() => null);
     if (!answer?.ok) return;
     const svg = new DOMParser().parseFromString((await answer.text()).replaceAll('clip-right', 'order-clip'), 'image/svg+xml').documentElement;
     svg.querySelector('.zones').remove();
     svg.setAttribute('viewBox', '0 0 2640 4520');
+    profile = svg;
     place.replaceChildren(svg);
   }
 
@@ -254,6 +263,8 @@ class Order {
     if (this.form) {
       this.form.elements.step.value = step.id;
       this.form.elements.to.value = '';
+      // what stands there by itself was not typed by anybody
+      this.form.elements.at.defaultValue = step.clock;
       this.form.elements.at.value = step.clock;
       this.form.querySelector('[data-iftime]').hidden = step.implied;
       for (const give of this.form.querySelectorAll('[data-hands]')) give.hidden = step.hands < 0 || give.dataset.hands === step.who;
@@ -262,28 +273,21 @@ class Order {
   }
 }
 
-/** Fetches what takes a while to work out; the answer for a room that was left meanwhile is dropped. */
-async function fill(place, what) {
-  const answer = await fetch(`${location.pathname}/${what}`).catch(() => null);
-  if (!answer?.ok || !place.isConnected) return;
-  const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
-  place.replaceChildren(...document.adoptNode(page.querySelector(`#${what}`)).childNodes);
-}
+let shown = null;
+let resizing;
+window.addEventListener('resize', () => {
+  clearTimeout(resizing);
+  resizing = setTimeout(() => shown?.place.isConnected && shown.draw(), 140);
+});
 
 export function mountOrder(root) {
-  root.querySelectorAll('[data-signing]').forEach((p) => fill(p, 'signing'));
-  root.querySelectorAll('[data-ways]').forEach((p) => fill(p, 'ways'));
-  root.querySelectorAll('[data-levers]').forEach((p) => fill(p, 'levers'));
+  askLater(root);
   const place = root.querySelector('[data-order]');
   if (place) {
     const order = new Order(place);
     order.wishes();
     order.draw();
-    let resizing;
-    window.addEventListener('resize', () => {
-      clearTimeout(resizing);
-      resizing = setTimeout(() => order.draw(), 140);
-    });
+    shown = order;
   }
   root.querySelectorAll('[data-startby]').forEach(drawStartBy);
 }

@@ -153,17 +153,20 @@ public record Ribbon(
                 turn(plan));
     }
 
-    /** The same with the wishes about it. */
-    public Ribbon holding(Plan plan, Map<Wish, Integer> costs) {
+    /** The same with the wishes about it, and what each costs in seconds where that is known. */
+    public Ribbon holding(Plan plan, List<Wish> wishes, Map<Wish, Integer> costs) {
         List<String> names = plan.network().workers().stream().map(Worker::id).toList();
         List<Held> all = new ArrayList<>();
-        costs.forEach((wish, seconds) -> plan.schedule().placed().stream()
-                .filter(p -> p.task().equals(wish.step()) && p.worker() != null)
-                .findFirst()
-                .ifPresent(p -> all.add(new Held(
-                        minutes(p.start()),
-                        names.indexOf(p.worker()),
-                        seconds < 60 ? "" : "+" + Math.round(seconds / 60.0)))));
+        for (Wish wish : wishes) {
+            int seconds = costs.getOrDefault(wish, 0);
+            plan.schedule().placed().stream()
+                    .filter(p -> p.task().equals(wish.step()) && p.worker() != null)
+                    .findFirst()
+                    .ifPresent(p -> all.add(new Held(
+                            minutes(p.start()),
+                            names.indexOf(p.worker()),
+                            seconds < 60 ? "" : "+" + Math.round(seconds / 60.0))));
+        }
         return new Ribbon(
                 clock, chairIn, rows, films, windows, rests, away, ready, readyText, sure, sureText, call, callText,
                 smear, all, turn);

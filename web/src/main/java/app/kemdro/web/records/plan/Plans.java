@@ -3,7 +3,6 @@ package app.kemdro.web.records.plan;
 import app.kemdro.core.layer.LayerRules;
 import app.kemdro.core.look.Brief;
 import app.kemdro.core.look.Look;
-import app.kemdro.core.look.Wish;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.LayerTroubles;
 import app.kemdro.core.plan.Levers;
@@ -31,7 +30,6 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
@@ -83,14 +81,10 @@ public class Plans {
      *
      * @param look as much of the look as is planned
      * @param obstacles what of the look stands aside or will not hold
-     * @param wishes what each wish that counts costs, in seconds
+     * @param wishes what each wish costs
      */
     public record Answer(
-            Planning planning,
-            Look look,
-            List<Problem> obstacles,
-            Optional<Confidence> confidence,
-            Map<Wish, Integer> wishes) {
+            Planning planning, Look look, List<Problem> obstacles, Optional<Confidence> confidence, WishCosts wishes) {
 
         public Optional<Plan> plan() {
             return planning instanceof Planning.Done done ? Optional.of(done.plan()) : Optional.empty();
@@ -155,7 +149,7 @@ public class Plans {
                     "Nothing of it is lost. Take back what was changed last, or take a wish or an entry out.",
                     List.of());
             return new Answer(
-                    new Planning.Refused(List.of(problem)), job.look(), List.of(), Optional.empty(), Map.of());
+                    new Planning.Refused(List.of(problem)), job.look(), List.of(), Optional.empty(), WishCosts.NONE);
         }
     }
 
@@ -229,7 +223,7 @@ public class Plans {
 
     private Answer answer(LookPlanner.AsFar asFar, Job job) {
         if (!(asFar.planning() instanceof Planning.Done done)) {
-            return new Answer(asFar.planning(), asFar.look(), List.of(), Optional.empty(), Map.of());
+            return new Answer(asFar.planning(), asFar.look(), List.of(), Optional.empty(), WishCosts.NONE);
         }
         List<Problem> obstacles = new ArrayList<>(asFar.aside());
         obstacles.addAll(LayerTroubles.of(done.plan(), trade.body()));
@@ -238,7 +232,7 @@ public class Plans {
                 asFar.look(),
                 List.copyOf(obstacles),
                 Optional.of(Confidence.of(done.plan().network(), done.plan().schedule(), MORNINGS)),
-                new WishCosts(rough, asFar.look()).near(done.plan(), orderBefore(job)));
+                WishCosts.of(rough, asFar.look(), done.plan(), orderBefore(job)));
     }
 
     private Optional<Schedule> orderBefore(Job job) {

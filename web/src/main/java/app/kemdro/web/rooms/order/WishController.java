@@ -19,9 +19,13 @@ import java.time.format.DateTimeParseException;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
@@ -34,8 +38,10 @@ class WishController {
     private final Jobs jobs;
     private final Plans plans;
     private final Runs runs;
+    private final OrderRoom room;
 
-    WishController(Jobs jobs, Plans plans, Runs runs) {
+    WishController(Jobs jobs, Plans plans, Runs runs, OrderRoom room) {
+        this.room = room;
         this.jobs = jobs;
         this.plans = plans;
         this.runs = runs;
@@ -52,6 +58,12 @@ class WishController {
         IF_TIME
     }
 
+    /** Whether a script asked; it is answered with the room. */
+    @ModelAttribute("live")
+    boolean isLive(@RequestHeader(name = "X-Live", required = false) @Nullable String live) {
+        return live != null;
+    }
+
     @PostMapping("/jobs/{id}/order/wishes")
     String wish(
             @PathVariable long id,
@@ -59,44 +71,45 @@ class WishController {
             @RequestParam String step,
             @RequestParam(defaultValue = "") String to,
             @RequestParam(defaultValue = "") String at,
+            Model model,
             RedirectAttributes after) {
         Job job = jobs.get(id);
         Optional<Plan> plan = plans.of(job).plan();
         if (plan.isEmpty()) {
-            return say(id, "There is no order to wish about yet. Nothing was changed.", after);
+            return say(job, "There is no order to wish about yet. Nothing was changed.", model, after);
         }
         Optional<ScheduledTask> placed = placed(plan.get(), step);
         boolean other = press == Press.BEFORE || press == Press.AFTER;
         if (placed.isEmpty() || other && (placed(plan.get(), to).isEmpty() || to.equals(step))) {
-            return say(id, "That step is not in the order any more. Nothing was changed.", after);
+            return say(job, "That step is not in the order any more. Nothing was changed.", model, after);
         }
         if (job.look().wishes().size() >= MOST) {
-            return say(id, "There are " + MOST + " wishes already. Drop one first.", after);
+            return say(job, "There are " + MOST + " wishes already. Drop one first.", model, after);
         }
         return switch (press) {
-            case BEFORE -> change(id, l -> l.wishing(Wish.before(step, to)), after);
-            case AFTER -> change(id, l -> l.wishing(Wish.before(to, step)), after);
-            case BY_HANDS -> change(id, l -> l.wishing(Wish.by(step, to)), after);
-            case HOLD -> change(id, l -> held(l, plan.get(), placed.get()), after);
-            case IF_TIME -> onlyIfTime(job, plan.get().step(step), after);
-            case NOT_BEFORE, BEGUN_BY -> timed(job, press, step, at, after);
+            case BEFORE -> change(id, l -> l.wishing(Wish.before(step, to)), model, after);
+            case AFTER -> change(id, l -> l.wishing(Wish.before(to, step)), model, after);
+            case BY_HANDS -> change(id, l -> l.wishing(Wish.by(step, to)), model, after);
+            case HOLD -> change(id, l -> held(l, plan.get(), placed.get()), model, after);
+            case IF_TIME -> onlyIfTime(job, plan.get().step(step), model, after);
+            case NOT_BEFORE, BEGUN_BY -> timed(job, press, step, at, model, after);
         };
     }
 
     /** What a look asked for may be left out; what Kemdro put in because the look needs it may not. */
-    private String onlyIfTime(Job job, PlannedStep step, RedirectAttributes after) {
+    private String onlyIfTime(Job job, PlannedStep step, Model model, RedirectAttributes after) {
         if (step.implied()
                 || job.look().entry(step.entryId()).isEmpty()
                 || job.look().entries().size() < 2) {
-            return say(job.id(), "“" + step.title() + "” is needed by the rest. Nothing was changed.", after);
+            return say(job, "“" + step.title() + "” is needed by the rest. Nothing was changed.", model, after);
         }
-        return change(job.id(), l -> l.wishing(Wish.ifTime(step.entryId())), after);
+        return change(job.id(), l -> l.wishing(Wish.ifTime(step.entryId())), model, after);
     }
 
-    private String timed(Job job, Press press, String step, String at, RedirectAttributes after) {
+    private String timed(Job job, Press press, String step, String at, Model model, RedirectAttributes after) {
         Optional<Integer> minutes = minutesBeforeCall(job.brief().call(), at);
         if (minutes.isEmpty()) {
-            return say(job.id(), "'" + at + "' is no hour; write it as 05:10. Nothing was changed.", after);
+            return say(job, "'" + at + "' is no hour; write it as 05:10. Nothing was changed.", model, after);
         }
         return change(
                 job.id(),
@@ -104,6 +117,7 @@ class WishController {
                         press == Press.NOT_BEFORE
                                 ? Wish.notBefore(step, minutes.get())
                                 : Wish.begunBy(step, minutes.get())),
+                model,
                 after);
     }
 
@@ -139,40 +153,50 @@ class WishController {
             @RequestParam Wish.Kind kind,
             @RequestParam String step,
             @RequestParam(defaultValue = "") String to,
+            Model model,
             RedirectAttributes after) {
         return change(
                 id,
                 l -> l.wishing(l.wishes().stream()
                         .filter(w -> w.kind() != kind || !w.step().equals(step) || !to.isEmpty() && !w.to().equals(to))
                         .toList()),
+                model,
                 after);
     }
 
     @PostMapping("/jobs/{id}/order/wishes/none")
-    String none(@PathVariable long id, @RequestParam(defaultValue = "") String had, RedirectAttributes after) {
-        if (Rooms.isOverdue(had, jobs.get(id))) {
-            return say(id, Rooms.CHANGED_MEANWHILE, after);
+    String none(
+            @PathVariable long id, @RequestParam(defaultValue = "") String had, Model model, RedirectAttributes after) {
+        Job job = jobs.get(id);
+        if (Rooms.isOverdue(had, job)) {
+            return say(job, Rooms.CHANGED_MEANWHILE, model, after);
         }
-        return change(id, l -> l.wishing(List.of()), after);
+        return change(id, l -> l.wishing(List.of()), model, after);
     }
 
     /** Takes the last change back; pressed again, it is done again. */
     @PostMapping("/jobs/{id}/order/back")
-    String back(@PathVariable long id, @RequestParam(defaultValue = "") String had, RedirectAttributes after) {
+    String back(
+            @PathVariable long id, @RequestParam(defaultValue = "") String had, Model model, RedirectAttributes after) {
         Job job = jobs.get(id);
         if (Rooms.isOverdue(had, job)) {
-            return say(id, Rooms.CHANGED_MEANWHILE, after);
+            return say(job, Rooms.CHANGED_MEANWHILE, model, after);
         }
-        return change(id, l -> plans.lookBefore(job).orElse(l), after);
+        return change(id, l -> plans.lookBefore(job).orElse(l), model, after);
     }
 
-    private String change(long id, UnaryOperator<Look> change, RedirectAttributes after) {
+    private String change(long id, UnaryOperator<Look> change, Model model, RedirectAttributes after) {
         runs.refuseWhileRunning(id);
-        return say(id, plans.changeLook(jobs.get(id), change).said(), after);
+        Plans.Changed changed = plans.changeLook(jobs.get(id), change);
+        return say(changed.job(), changed.said(), model, after);
     }
 
-    private static String say(long id, String said, RedirectAttributes after) {
+    private String say(Job job, String said, Model model, RedirectAttributes after) {
+        if (Boolean.TRUE.equals(model.getAttribute("live"))) {
+            model.addAttribute(Rooms.CHANGE, said);
+            return room.open(job, true, model);
+        }
         after.addFlashAttribute(Rooms.CHANGE, said);
-        return "redirect:/jobs/" + id + "/order";
+        return "redirect:/jobs/" + job.id() + "/order";
     }
 }

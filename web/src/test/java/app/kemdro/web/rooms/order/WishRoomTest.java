@@ -106,12 +106,53 @@ class WishRoomTest {
         String said = press("wishes", "press", "NOT_BEFORE", "step", late().task(), "at", hourOf(plan, 25));
         assertThat(said).contains("+").contains("ready");
         assertThat(page()).containsPattern("<span>\\+\\d+ min</span>");
-        int costs = plans.of(job).wishes().values().iterator().next();
+        int costs = plans.of(job).wishes().all().values().iterator().next();
         assertThat(costs).isGreaterThan(240);
         press("back");
         assertThat(job.look().wishes()).isEmpty();
         press("back");
         assertThat(job.look().wishes()).hasSize(1);
+    }
+
+    /** A script is answered with the room at once; minutes that are not known yet are asked for, and then it says them. */
+    @Test
+    void aScriptDoesNotWaitForWhatAWishCosts() throws Exception {
+        String answer = live("NOT_BEFORE", late().task(), hourOf(plan, 25));
+        assertThat(answer).contains("class=\"change\"").containsPattern("<span>(…|\\+\\d+ min)</span>");
+        assertThat(answer.contains("data-costs")).isEqualTo(answer.contains("<span>…</span>"));
+        assertThat(jobs.get(job.id()).look().wishes()).hasSize(1);
+        mvc.get()
+                .uri("/jobs/" + job.id() + "/order/wishes/costs")
+                .with(user("ines").roles("LEAD"))
+                .assertThat()
+                .hasStatus(204);
+        assertThat(page())
+                .containsPattern("<span>\\+\\d+ min</span>")
+                .containsPattern("\"costs\":\"\\+\\d+\"")
+                .doesNotContain("data-costs");
+    }
+
+    @Test
+    void formsOfALiveAnswerBearNoTokenAndItsHeadDoes() throws Exception {
+        assertThat(page()).contains("name=\"_csrf\"");
+        assertThat(live("HOLD", late().task(), ""))
+                .contains("<form")
+                .doesNotContain("name=\"_csrf\"")
+                .containsPattern("name=\"csrf-token\" content=\"[^\"]{20,}\"");
+    }
+
+    private String live(String press, String step, String at) throws Exception {
+        return mvc.post()
+                .uri("/jobs/" + job.id() + "/order/wishes")
+                .param("press", press)
+                .param("step", step)
+                .param("at", at)
+                .header("X-Live", "1")
+                .with(csrf())
+                .with(user("ines").roles("LEAD"))
+                .exchange()
+                .getResponse()
+                .getContentAsString();
     }
 
     /** So many minutes after ready. */

@@ -1,0 +1,22 @@
+// What takes a while to work out is asked for once the room stands; the answer for a room that was left meanwhile is dropped.
+import { refreshOnceQuiet } from '../../parts/settle.js';
+
+const asked = (what) => fetch(`${location.pathname}/${what}`).catch(() => null);
+
+async function fill(place, what) {
+  const answer = await asked(what);
+  if (!answer?.ok || !place.isConnected) return;
+  const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
+  place.replaceChildren(...document.adoptNode(page.querySelector(`#${what}`)).childNodes);
+}
+
+/** When it is known what the wishes cost, the room says it, and so does the ribbon. */
+async function cost(place) {
+  const answer = await asked('wishes/costs');
+  if (answer?.ok && place.isConnected) refreshOnceQuiet();
+}
+
+export function askLater(root) {
+  for (const what of ['signing', 'ways', 'levers']) root.querySelectorAll(`[data-${what}]`).forEach((place) => fill(place, what));
+  root.querySelectorAll('[data-costs]').forEach(cost);
+}
