@@ -43,14 +43,18 @@ public final class PressBench {
             })
             """;
 
-    private static final String COATS =
-            "[...document.querySelectorAll('.coats button')].find((b) => !b.classList.contains('on'))";
+    /** Coats, strengths and shares in turn, so that hardly a look comes again: one that did would be planned already. */
+    private static final String CHOICE = """
+            (() => {
+              const all = [...document.querySelectorAll('.coats button[name]')].filter((b) => !b.classList.contains('on'));
+              return all[(window.turn * 5) % all.length];
+            })()""";
 
     private record Press(String room, String says, String button) {}
 
     /** One press in each room, each of which can be pressed again and again. */
     private static final List<Press> PRESSES_IN_ROOMS = List.of(
-            new Press("look?zones=brow-left,brow-right", "Look, another number of coats", COATS),
+            new Press("look?zones=brow-left,brow-right", "Look, another number of coats, strength or share", CHOICE),
             new Press(
                     "brief",
                     "Brief, another production kept",
@@ -137,6 +141,7 @@ public final class PressBench {
         List<Timed> times = new ArrayList<>();
         for (int k = -WARM_UP; k < PRESSES; k++) {
             page.waitForTimeout(pause);
+            page.evaluate("(turn) => (window.turn = turn)", k + WARM_UP);
             if (pointed > 0) {
                 page.evaluateHandle("() => " + press.button()).asElement().hover();
                 page.waitForTimeout(pointed);

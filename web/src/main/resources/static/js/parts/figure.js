@@ -1,40 +1,7 @@
 // Draws the performer, everywhere. Zones are buttons: pressed by pointer or key, walked with the arrow keys.
 import { dataIn, el } from './svg.js';
+import { ONLY_IN, VIEWS } from './views.js';
 
-const VIEWS = {
-  front: { name: 'front', file: 'bust-front', box: '150 30 4200 4300', close: '760 10 2980 3560' },
-  // in profile the nose would lie on what stands to the left of a figure that is pressed
-  left: { name: 'left', file: 'bust-left', box: '0 30 2640 4300', close: '-170 10 2980 3560', press: '-676 10 3620 4325' },
-  right: { name: 'right', file: 'bust-right', box: '0 30 2640 4300', close: '-170 10 2980 3560' },
-  back: {
-    name: 'back',
-    file: 'bust-back',
-    box: '150 30 4200 4300',
-    close: '760 10 2980 3560',
-    zones: { 'ear-left': 'behind-ear-left', 'ear-right': 'behind-ear-right' },
-  },
-  'three-quarter': { name: '¾', says: 'three-quarter', file: 'bust-three-quarter', box: '150 30 4200 4300', close: '820 10 2980 3560' },
-  hands: { name: 'hands', file: 'hand-back', box: '-1400 -300 2900 2800', zones: { 'hand-back': 'hand', nails: 'nails' } },
-  body: { name: 'body', file: 'body-front', box: '-200 -60 1920 3650', zones: { chest: 'lower-chest', head: null } },
-  'body-back': { name: 'rear', says: 'rear: body from behind', file: 'body-back', box: '-200 -60 1920 3650', zones: { back: 'lower-back', head: null } },
-  mouth: { name: 'mouth', file: 'mouth-open', box: '-200 -100 1620 1620', zones: { lips: 'mouth' } },
-};
-// zones that the front does not show: a figure that opens with one of them pressed is turned to it
-const ONLY_IN = {
-  'hand-left': 'hands',
-  'hand-right': 'hands',
-  'nails-left': 'hands',
-  'nails-right': 'hands',
-  'back-of-head': 'back',
-  'upper-back': 'back',
-  'behind-ear-left': 'back',
-  'behind-ear-right': 'back',
-  'teeth-upper': 'mouth',
-  'teeth-lower': 'mouth',
-  'lower-back': 'body-back',
-};
-for (const part of ['lower-chest', 'belly', ...['upper-arm', 'forearm', 'thigh', 'shin', 'foot'].flatMap((z) => [`${z}-left`, `${z}-right`])])
-  ONLY_IN[part] = 'body';
 const CLOSE = ['press', 'wet', 'painted'];
 const art = new Map();
 let copies = 0;

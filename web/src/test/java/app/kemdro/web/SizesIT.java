@@ -167,6 +167,41 @@ class SizesIT extends OnePage {
         assertThat(wrong).isEmpty();
     }
 
+    /** What of the words beside the figure lies on what is drawn of it, or of the views under it. */
+    private static final String ON_THE_FIGURE = """
+            () => [...document.querySelectorAll('.modes a, .modes button, .legend li, .views button')].filter((e) => {
+              const words = document.createRange();
+              words.selectNodeContents(e);
+              const b = words.getBoundingClientRect();
+              const isOn = (x, y) => document.elementsFromPoint(x, y).some((at) => at.localName === 'path' && at.closest('.figure-art'));
+              for (let x = b.left; x <= b.right; x += 3)
+                for (const y of [b.top + 1, (b.top + b.bottom) / 2, b.bottom - 1]) if (isOn(x, y)) return true;
+              return false;
+            }).map((e) => e.textContent.trim())""";
+
+    /** With the longest of its legends. */
+    @Test
+    void nothingLiesOnTheFigureInAnyOfItsViews() {
+        signIn("ines");
+        go("/jobs/2/look?zones=nose&show=layers");
+        page.waitForSelector(".views button");
+        List<String> wrong = new ArrayList<>();
+        int views = page.locator(".views button").count();
+        for (int view = 0; view < views; view++) {
+            page.setViewportSize(1280, 800);
+            page.locator(".views button").nth(view).click();
+            for (int[] size : SIZES) {
+                page.setViewportSize(size[0], size[1]);
+                page.waitForTimeout(300);
+                ((List<?>) page.evaluate(ON_THE_FIGURE))
+                        .forEach(w -> wrong.add(size[0] + " "
+                                + page.locator(".views [aria-pressed=true]").textContent() + ": " + w));
+            }
+        }
+        assertThat(views).isEqualTo(9);
+        assertThat(wrong).isEmpty();
+    }
+
     /** The board of the floor, a form that two have changed, and what comes off, while it comes off. */
     @Test
     void whatStandsOpenForAMomentFitsToo() {
