@@ -1,5 +1,4 @@
 // Makes a page alive. Without it every room still works, a little slower.
-import { mountCover } from './rooms/brief/cover.js';
 import { forgetAhead, mountAhead } from './parts/ahead.js';
 import { mountFilters } from './parts/filter.js';
 import { mountKeys } from './parts/keys.js';
@@ -9,7 +8,6 @@ import { mountRibbon } from './parts/ribbon.js';
 import { mountSettle, watchHands } from './parts/settle.js';
 import { mountTyped } from './parts/typed.js';
 import { mountPatterns } from './parts/patterns.js';
-import { mountWalk } from './parts/walk.js';
 import { mountWords } from './parts/words.js';
 
 mountPatterns();
@@ -21,7 +19,6 @@ mountLive();
 mountWords();
 watchHands();
 whenSwapped(mountSettle);
-whenSwapped(mountCover);
 whenSwapped(mountPictures);
 whenSwapped(mountTyped);
 whenSwapped(mountFilters);
@@ -29,7 +26,14 @@ if (document.querySelector('[data-ahead]')) {
   mountAhead();
   whenSwapped(forgetAhead);
 }
-if (!document.body.dataset.chair) whenSwapped(mountWalk);
+if (!document.body.dataset.chair && location.pathname.startsWith('/jobs/')) {
+  const { mountWalk } = await import('./parts/walk.js');
+  whenSwapped(mountWalk);
+}
+if (document.querySelector('[data-purpose="cover"]')) {
+  const { mountCover } = await import('./rooms/brief/cover.js');
+  whenSwapped(mountCover);
+}
 const zonesPressed = () => (new URL(location.href).searchParams.get('zones') ?? '').split(',').filter(Boolean);
 const pictures = document.querySelector('[data-beside]');
 if (pictures && !document.body.dataset.chair) {
