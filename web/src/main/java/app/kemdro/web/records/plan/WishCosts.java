@@ -18,6 +18,8 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -28,15 +30,23 @@ import org.slf4j.LoggerFactory;
  */
 public final class WishCosts {
     /** Where nothing is wished. */
-    static final WishCosts NONE = new WishCosts(CompletableFuture.completedFuture(Map.of()));
+    static final WishCosts NONE = none();
 
     private static final Logger LOG = LoggerFactory.getLogger(WishCosts.class);
     private static final ExecutorService BESIDE = Background.threads("wish-costs", 1);
 
-    private final CompletableFuture<Map<Wish, Integer>> costs;
+    private final Supplier<Map<Wish, Integer>> found;
+    private final AtomicBoolean begun = new AtomicBoolean();
+    private final CompletableFuture<Map<Wish, Integer>> costs = new CompletableFuture<>();
 
-    private WishCosts(CompletableFuture<Map<Wish, Integer>> costs) {
-        this.costs = costs;
+    private WishCosts(Supplier<Map<Wish, Integer>> found) {
+        this.found = found;
+    }
+
+    private static WishCosts none() {
+        WishCosts none = new WishCosts(Map::of);
+        none.work();
+        return none;
     }
 
     /** Begins to work them out, near this order or the one before the last change. */
@@ -49,19 +59,15 @@ public final class WishCosts {
         }
         Set<Schedule> starts = new LinkedHashSet<>(Set.of(plan.schedule()));
         orderBefore.ifPresent(starts::add);
-        return new WishCosts(CompletableFuture.supplyAsync(
-                        () -> {
-                            Map<Wish, Integer> costs = new LinkedHashMap<>();
-                            for (Wish wish : wishes) {
-                                sooner(rough, look, plan, starts, wish).ifPresent(c -> costs.put(wish, c));
-                            }
-                            return Map.copyOf(costs);
-                        },
-                        BESIDE)
-                .exceptionally(e -> {
-                    LOG.error("what wishes cost could not be worked out", Unsaid.of(e));
-                    return Map.of();
-                }));
+        WishCosts costs = new WishCosts(() -> {
+            Map<Wish, Integer> each = new LinkedHashMap<>();
+            for (Wish wish : wishes) {
+                sooner(rough, look, plan, starts, wish).ifPresent(c -> each.put(wish, c));
+            }
+            return Map.copyOf(each);
+        });
+        BESIDE.execute(costs::work);
+        return costs;
     }
 
     private static OptionalInt sooner(LookPlanner rough, Look look, Plan plan, Set<Schedule> starts, Wish wish) {
@@ -78,8 +84,24 @@ public final class WishCosts {
                 : OptionalInt.of(Math.max(0, plan.schedule().ready() - ready.getAsInt()));
     }
 
-    /** By how many seconds all is ready sooner without each wish that counts; whoever asks waits until that is known. */
+    /** Whoever comes first does it, once. */
+    private void work() {
+        if (begun.compareAndSet(false, true)) {
+            try {
+                costs.complete(found.get());
+            } catch (RuntimeException e) {
+                LOG.error("what wishes cost could not be worked out", Unsaid.of(e));
+                costs.complete(Map.of());
+            }
+        }
+    }
+
+    /**
+     * By how many seconds all is ready sooner without each wish that counts. Whoever asks waits until that is known, and not for what is
+     * worked out of looks that were only pointed at: what nobody has begun is done here and now.
+     */
     public Map<Wish, Integer> all() {
+        work();
         return costs.join();
     }
 
