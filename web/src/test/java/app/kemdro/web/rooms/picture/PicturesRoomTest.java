@@ -305,7 +305,7 @@ class PicturesRoomTest {
     /** The figure of the browser and the server know the same views by the same names. */
     @Test
     void viewsAreThoseOfTheFigure() throws Exception {
-        String script = Files.readString(Path.of("src/main/resources/static/js/parts/figure.js"));
+        String script = Files.readString(Path.of("src/main/resources/static/js/parts/views.js"));
         String views = script.substring(script.indexOf("const VIEWS"), script.indexOf("// zones that the front"));
         List<String> named = Pattern.compile("(?m)^  '?([a-z-]+)'?: \\{")
                 .matcher(views)
