@@ -52,6 +52,17 @@ function focusAnew(zone) {
   zone?.focus();
 }
 
+/** What the page's head says of the job; most presses say nothing new there. */
+const OF_JOB = ['.whose', '.clocks', '.work-line'];
+
+function settlePart(old, fresh) {
+  if (!old && fresh) document.querySelector('.whose')?.after(document.adoptNode(fresh));
+  else if (!fresh) old?.remove();
+  else if (old.isEqualNode(fresh)) return;
+  else if (old.localName === 'nav') settleAs(old, document.adoptNode(fresh));
+  else old.replaceWith(document.adoptNode(fresh));
+}
+
 function adopt(text, address, sent) {
   const page = new DOMParser().parseFromString(text, 'text/html');
   const fresh = page.querySelector('#room');
@@ -67,10 +78,7 @@ function adopt(text, address, sent) {
   const tape = page.querySelector('.tape-part');
   if (oldTape && tape) settleAs(oldTape, document.adoptNode(tape));
   else if (tape) document.querySelector('header').after(tape);
-  const line = page.querySelector('.work-line');
-  const oldLine = document.querySelector('.work-line');
-  // most presses say nothing new of the other rooms
-  if (line && oldLine && !oldLine.isEqualNode(line)) settleAs(oldLine, document.adoptNode(line));
+  for (const part of OF_JOB) settlePart(document.querySelector(part), page.querySelector(part));
   const next = page.querySelector('.next');
   const oldNext = document.querySelector('.next');
   if (next && oldNext && !oldNext.isEqualNode(next)) oldNext.replaceWith(document.adoptNode(next));

@@ -20,6 +20,7 @@ public final class HeldProver implements Prover {
 
     private volatile CountDownLatch let = new CountDownLatch(0);
     private volatile int begun;
+    private volatile int answered;
 
     /** Takes the place of the one that goes by the clock. */
     @TestConfiguration
@@ -44,6 +45,11 @@ public final class HeldProver implements Prover {
         return begun;
     }
 
+    /** How many of them have found what they find. */
+    public int answered() {
+        return answered;
+    }
+
     @Override
     public boolean works() {
         return true;
@@ -64,6 +70,7 @@ public final class HeldProver implements Prover {
         }
         Schedule now = known.orElseThrow();
         Schedule better = Planner.trying(HARD).anew(network, now) instanceof Planned p ? p.schedule() : now;
+        answered++;
         return new Proof(Optional.of(better.ready() < now.ready() ? better : now), now.leastReady(), false);
     }
 }

@@ -22,6 +22,7 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.context.event.EventListener;
@@ -48,6 +49,9 @@ public class Rooms {
     /** Said where a press was meant for what stood there before. */
     public static final String CHANGED_MEANWHILE =
             "This was changed on another screen meanwhile, and stands as you see it now. Nothing of yours was done; press again if you still mean it.";
+
+    /** Rooms that show an order settling. */
+    private static final Set<String> SETTLING = Set.of("brief", "look", "order");
 
     private final Plans plans;
     private final Json json;
@@ -90,7 +94,7 @@ public class Rooms {
                 "next", runs.wereSeenThrough() ? null : Next.after(room).orElse(null));
         model.addAttribute(
                 "tight", ways.stream().mapToInt(w -> w.says().length()).sum() > LETTERS);
-        model.addAttribute("search", searches.state(job.id()));
+        model.addAttribute("settles", SETTLING.contains(room) && searches.settles(job));
         model.addAttribute("found", searches.found(job));
         return plan;
     }

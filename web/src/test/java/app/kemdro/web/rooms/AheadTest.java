@@ -5,6 +5,7 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
 import app.kemdro.core.look.LookEntry;
+import app.kemdro.core.plan.Planning;
 import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
 import app.kemdro.web.parts.ahead.Ahead;
@@ -12,17 +13,25 @@ import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.plan.PlannedAhead;
 import app.kemdro.web.records.plan.Plans;
+import jakarta.servlet.http.Cookie;
 import java.net.URI;
+import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
+import java.util.Base64;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.core.annotation.AnnotatedElementUtils;
+import org.springframework.http.HttpMethod;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.session.Session;
+import org.springframework.session.SessionRepository;
 import org.springframework.test.context.event.ApplicationEvents;
 import org.springframework.test.context.event.RecordApplicationEvents;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
@@ -52,6 +61,9 @@ class AheadTest {
     private ApplicationEvents events;
 
     @Autowired
+    private SessionRepository<?> sessions;
+
+    @Autowired
     private RequestMappingHandlerMapping requestMappingHandlerMapping;
 
     private int send(String address, Map<String, String> fields, boolean ahead) {
@@ -61,7 +73,7 @@ class AheadTest {
                 .with(user("ines").roles("LEAD"));
         fields.forEach(request::param);
         if (ahead) {
-            request.header(Ahead.HEADER, "1");
+            request.header(Ahead.HEADER, "1").header("X-Live", "1");
         }
         return request.exchange().getResponse().getStatus();
     }
@@ -173,6 +185,109 @@ class AheadTest {
         assertThat(pressed.plan().orElseThrow().schedule())
                 .isEqualTo(alone.plan().orElseThrow().schedule());
         assertThat(pressed.look()).isEqualTo(alone.look());
+    }
+
+    /** Somebody who came anew. */
+    private static <S extends Session> Cookie session(SessionRepository<S> sessions) {
+        S made = sessions.createSession();
+        sessions.save(made);
+        return new Cookie(
+                "SESSION", Base64.getEncoder().encodeToString(made.getId().getBytes(StandardCharsets.UTF_8)));
+    }
+
+    private static Map<String, String> brows(int coats) {
+        return Map.of("entry", "brows-1", "coats", "" + coats, "zones", "brow-left");
+    }
+
+    /** What a script of this session is answered. */
+    private MockHttpServletResponse live(
+            Cookie session, HttpMethod how, String address, Map<String, String> fields, boolean ahead) {
+        var request = mvc.method(how)
+                .uri(URI.create(address))
+                .cookie(session)
+                .with(csrf())
+                .with(user("ines").roles("LEAD"))
+                .header("X-Live", "1");
+        fields.forEach(request::param);
+        if (ahead) {
+            request.header(Ahead.HEADER, "1");
+        }
+        return request.exchange().getResponse();
+    }
+
+    /** All of an answer that is put into a page, but for what the last change did. */
+    private static String parts(MockHttpServletResponse answer) throws Exception {
+        Document page = Jsoup.parse(answer.getContentAsString(StandardCharsets.UTF_8));
+        page.select("#sentence .change, #sentence > span, [data-settles]").remove();
+        return String.join(
+                "\n",
+                page.select("header, .tape-part, #room, .next").stream()
+                        .map(Element::outerHtml)
+                        .toList());
+    }
+
+    private MockHttpServletResponse anew(Cookie session, Job job) {
+        return live(session, HttpMethod.GET, "/jobs/" + job.id() + "/look?zones=brow-left", Map.of(), false);
+    }
+
+    @Test
+    void theRoomOfAPressThatWasPointedAtIsThereAndSaysWhatItSaysAnew() throws Exception {
+        Job job = DemoJobs.like("Orrin Vask", "Written ahead", jobs);
+        String at = "/jobs/" + job.id() + "/look/coats";
+        Cookie session = session(sessions);
+        plans.of(job);
+        MockHttpServletResponse asked = live(session, HttpMethod.POST, at, brows(4), true);
+        assertThat(asked.getStatus()).isEqualTo(ASKED);
+        assertThat(asked.getContentAsString()).isEmpty();
+        MockHttpServletResponse pressed = live(session, HttpMethod.POST, at, brows(4), false);
+        assertThat(pressed.getHeader("Server-Timing")).isEqualTo("ahead");
+        assertThat(pressed.getContentAsString(StandardCharsets.UTF_8)).contains("min in hand", "id=\"room\"");
+        assertThat(jobs.get(job.id()).version()).isNotEqualTo(job.version());
+        assertThat(parts(pressed)).isEqualTo(parts(anew(session, job)));
+    }
+
+    @Test
+    void aRoomThatWouldSayOtherwiseByNowIsWrittenAnew() throws Exception {
+        Job job = DemoJobs.like("Orrin Vask", "Changed meanwhile", jobs);
+        String at = "/jobs/" + job.id() + "/look/coats";
+        Cookie session = session(sessions);
+        // of another session
+        live(session(sessions), HttpMethod.POST, at, brows(4), true);
+        MockHttpServletResponse other = live(session, HttpMethod.POST, at, brows(4), false);
+        assertThat(other.getHeader("Server-Timing")).isNull();
+        // of another press
+        live(session, HttpMethod.POST, at, brows(2), true);
+        MockHttpServletResponse three = live(session, HttpMethod.POST, at, brows(3), false);
+        assertThat(three.getHeader("Server-Timing")).isNull();
+        assertThat(parts(three)).isEqualTo(parts(anew(session, job)));
+        // the house has used something up meanwhile
+        live(session, HttpMethod.POST, at, brows(2), true);
+        database.update("UPDATE product SET packs = packs - 1000, version = version + 1");
+        try {
+            MockHttpServletResponse empty = live(session, HttpMethod.POST, at, brows(2), false);
+            assertThat(empty.getHeader("Server-Timing")).isNull();
+            assertThat(parts(empty)).isEqualTo(parts(anew(session, job)));
+        } finally {
+            database.update("UPDATE product SET packs = packs + 1000, version = version + 1");
+        }
+    }
+
+    /** What a press would make of a job has the version that the job will have then, and so may another change. */
+    @Test
+    void whatIsOnlySupposedIsNotTakenForWhatWasChanged() {
+        Job job = DemoJobs.like("Orrin Vask", "Supposed", jobs);
+        String at = "/jobs/" + job.id() + "/look/coats";
+        plans.of(job);
+        send(at, brows(4), true);
+        send(at, brows(2), false);
+        Job changed = jobs.get(job.id());
+        assertThat(plans.of(changed).look().entry("brows-1").orElseThrow().coats())
+                .isEqualTo(2);
+        assertThat(plans.of(changed).plan().orElseThrow().network())
+                .isEqualTo(
+                        plans.fresh(changed.look(), changed.brief()) instanceof Planning.Done done
+                                ? done.plan().network()
+                                : null);
     }
 
     /** A press that does more than change one job is not even begun, whatever it is. */

@@ -36,7 +36,7 @@ public class Ahead implements WebMvcConfigurer, HandlerInterceptor, HandlerExcep
     public @interface Plannable {}
 
     /** All there was to work out is worked out: the press goes no further. */
-    public static final class Enough extends RuntimeException {
+    public static class Enough extends RuntimeException {
         private static final long serialVersionUID = 1L;
 
         public Enough() {
@@ -52,6 +52,16 @@ public class Ahead implements WebMvcConfigurer, HandlerInterceptor, HandlerExcep
     /** Whether this request asks for it. */
     public static boolean isAsked(HttpServletRequest request) {
         return request.getHeader(HEADER) != null;
+    }
+
+    /** Whether an answer is a room that a script swaps in: of a press that is worked out ahead, it is written and kept. */
+    public static boolean isRoom(HttpServletRequest request, HttpServletResponse response, ModelAndView answer) {
+        String view = answer.getViewName();
+        return request.getHeader("X-Live") != null
+                && request.getSession(false) != null
+                && response.getStatus() < HttpServletResponse.SC_BAD_REQUEST
+                && view != null
+                && !view.startsWith("redirect:");
     }
 
     /**
@@ -98,7 +108,7 @@ public class Ahead implements WebMvcConfigurer, HandlerInterceptor, HandlerExcep
         ASKED.remove();
     }
 
-    /** The same of a press that was refused on its page. */
+    /** The same of a press that goes elsewhere; the room of one that stays is kept. */
     private static final class Unsaid implements HandlerInterceptor {
         @Override
         public void postHandle(
@@ -106,7 +116,7 @@ public class Ahead implements WebMvcConfigurer, HandlerInterceptor, HandlerExcep
                 HttpServletResponse response,
                 Object handler,
                 @Nullable ModelAndView answer) {
-            if (isAsked() && answer != null) {
+            if (isAsked() && answer != null && !isRoom(request, response, answer)) {
                 answer.clear();
                 response.setStatus(HttpServletResponse.SC_NO_CONTENT);
             }

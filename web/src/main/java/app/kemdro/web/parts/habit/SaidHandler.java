@@ -27,6 +27,9 @@ public final class SaidHandler extends AbstractTemplateHandler {
             Set.of("aria-label", "title", "placeholder", "alt", "data-sure", "data-says");
 
     private final Reader reader = Reader.now();
+    /** Pages are written in the standard: for most readers nothing is said otherwise. */
+    private final boolean isWritten = reader.equals(Reader.STANDARD);
+
     private Within within = Within.TEXT;
 
     /** What text stands in. */
@@ -41,6 +44,10 @@ public final class SaidHandler extends AbstractTemplateHandler {
 
     @Override
     public void handleText(IText text) {
+        if (isWritten) {
+            super.handleText(text);
+            return;
+        }
         super.handleText(
                 switch (within) {
                     case TEXT -> said(text, reader.said(text.getText()));
@@ -115,16 +122,8 @@ public final class SaidHandler extends AbstractTemplateHandler {
                 .setAttribute(known, "data-zone", Wall.zone().getId());
     }
 
-    /** Goes over what a tag has once: looking for attributes by name costs more than saying them. */
     private <T extends IProcessableElementTag> T said(T tag) {
-        T said = tag;
-        for (IAttribute attribute : tag.getAllAttributes()) {
-            String name = attribute.getAttributeCompleteName();
-            String value = attribute.getValue();
-            if (value != null && SAYING.contains(name)) {
-                said = with(said, name, value, reader.said(value));
-            }
-        }
+        T said = isWritten ? tag : attributes(tag);
         String unit = FieldUnit.of(tag);
         if (unit != null) {
             for (String name : List.of("value", "placeholder")) {
@@ -132,6 +131,19 @@ public final class SaidHandler extends AbstractTemplateHandler {
                 if (value != null) {
                     said = with(said, name, value, FieldUnit.shown(value, unit, reader.habit()));
                 }
+            }
+        }
+        return said;
+    }
+
+    /** Goes over what a tag has once: looking for attributes by name costs more than saying them. */
+    private <T extends IProcessableElementTag> T attributes(T tag) {
+        T said = tag;
+        for (IAttribute attribute : tag.getAllAttributes()) {
+            String name = attribute.getAttributeCompleteName();
+            String value = attribute.getValue();
+            if (value != null && SAYING.contains(name)) {
+                said = with(said, name, value, reader.said(value));
             }
         }
         return said;

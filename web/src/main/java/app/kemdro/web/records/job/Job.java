@@ -11,6 +11,7 @@ import app.kemdro.core.look.Look;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.BenchDays.Hours;
 import app.kemdro.core.plan.BenchWork;
+import app.kemdro.web.parts.live.ShownAhead;
 import app.kemdro.web.records.performer.Joined;
 import app.kemdro.web.records.performer.Performer;
 import jakarta.persistence.CollectionTable;
@@ -47,7 +48,7 @@ import org.jspecify.annotations.Nullable;
 
 /** One transformation of one performer, as stored. */
 @Entity
-public class Job {
+public class Job implements ShownAhead.Said {
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
     private @Nullable Long id;
@@ -65,6 +66,10 @@ public class Job {
     /** Who is to sit from now on, until it is known whether it is somebody known. */
     @Transient
     private @Nullable Performer newcomer;
+
+    /** Whether it is only what a press would make of a job, stored nowhere. */
+    @Transient
+    private boolean isSupposed;
 
     private LocalDateTime callAt = LocalDateTime.MIN;
     private @Nullable LocalDateTime chairIn;
@@ -158,6 +163,34 @@ public class Job {
     /** Changes with the job and with what is known of who sits. */
     public String version() {
         return version + "." + performer().version();
+    }
+
+    /** Makes of this copy what will be stored once it is meant. */
+    public void suppose() {
+        isSupposed = true;
+        version++;
+    }
+
+    /** Whether it is only supposed: what is kept by versions of a job does not know it. */
+    public boolean isSupposed() {
+        return isSupposed;
+    }
+
+    @Override
+    public Object shown() {
+        return List.of(
+                id(),
+                version(),
+                title,
+                production,
+                idea,
+                brief(),
+                look(),
+                consents(),
+                made(),
+                benchHours(),
+                setAside(),
+                atSensor);
     }
 
     /** The version that was last meant by somebody: it is the same after an order was found for it. */

@@ -128,7 +128,7 @@ public class Plans {
 
     /** The plan of this job, or what stands in its way. */
     public Answer of(Job job) {
-        Answer known = answers.of(job);
+        Answer known = job.isSupposed() ? answers.ahead(job, this::answered) : answers.of(job);
         if (known == null) {
             known = answers.of(job, this::answered);
             Answer made = known;
@@ -250,8 +250,10 @@ public class Plans {
         if (Ahead.isAsked()) {
             Job copy = jobs.get(job.id());
             whole.accept(copy);
-            events.publishEvent(new PlannedAhead(answers.ahead(copy, this::answered), copy));
-            throw new Ahead.Enough();
+            copy.suppose();
+            Answer after = of(copy);
+            events.publishEvent(new PlannedAhead(after, copy));
+            throw new Supposed(changed(before, copy, after));
         }
         return changed(before, jobs.change(job.id(), whole));
     }
@@ -261,8 +263,11 @@ public class Plans {
         if (!after.plan().map(Plan::schedule).equals(before.map(Plan::schedule))) {
             events.publishEvent(new Replanned(stored, after));
         }
-        return new Changed(
-                stored, Words.changed(before, after.plan(), stored.kept().wasPlanned()));
+        return changed(before, stored, after);
+    }
+
+    private static Changed changed(Optional<Plan> before, Job job, Answer after) {
+        return new Changed(job, Words.changed(before, after.plan(), job.kept().wasPlanned()));
     }
 
     /** Changes the look of a job and keeps the one before, with its order, so that the change can be taken back. */

@@ -10,9 +10,12 @@ import app.kemdro.web.parts.mishap.Unsaid;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
+import app.kemdro.web.records.plan.PlannedAhead;
 import app.kemdro.web.records.plan.Plans;
 import app.kemdro.web.records.plan.Replanned;
 import app.kemdro.web.records.run.Runs;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -40,6 +43,9 @@ public class Searches implements DisposableBean {
     /** A search that is over is remembered until so many others are. */
     private static final int REMEMBERED = 60;
 
+    /** Whether somebody still points at a press is asked every so many milliseconds. */
+    private static final int LOOKS_UP = 100;
+
     /** Less than this is not worth another order, seconds. */
     private static final int WORTH = 60;
 
@@ -49,14 +55,23 @@ public class Searches implements DisposableBean {
     private final Runs runs;
     private final Duration settling;
     private final Map<Long, Search> searches = new LinkedHashMap<>();
+    private final Cache<Long, Boolean> pointedAt;
     private final ScheduledExecutorService bench = Background.thread("order-search", Thread.MIN_PRIORITY);
 
     /**
      * Looks for orders of these jobs.
      *
      * @param settling how long an order settles after a change; zero where it does not
+     * @param pointing so long somebody who points at a press is given to make it: they mean the order they see
      */
-    Searches(Prover prover, Plans plans, Jobs jobs, Runs runs, @Value("${kemdro.settling}") Duration settling) {
+    Searches(
+            Prover prover,
+            Plans plans,
+            Jobs jobs,
+            Runs runs,
+            @Value("${kemdro.settling}") Duration settling,
+            @Value("${kemdro.pointing}") Duration pointing) {
+        pointedAt = Caffeine.newBuilder().expireAfterWrite(pointing).build();
         this.prover = prover;
         this.plans = plans;
         this.jobs = jobs;
@@ -68,6 +83,11 @@ public class Searches implements DisposableBean {
     public synchronized SearchState state(long job) {
         Search search = searches.get(job);
         return search == null ? SearchState.NONE : search.state(before(search));
+    }
+
+    /** Whether a better order of a job is looked for; of one that is only supposed, whether it will be: most presses change the order. */
+    public boolean settles(Job job) {
+        return job.isSupposed() ? !settling.isZero() : state(job.id()).looking();
     }
 
     /** What was found a moment ago for a job as it is now, in words; empty where nothing was, or it has been changed since. */
@@ -93,6 +113,7 @@ public class Searches implements DisposableBean {
     void replanned(Replanned changed) {
         Optional<Plan> plan = changed.answer().plan();
         long job = changed.job().id();
+        pointedAt.invalidate(job);
         if (plan.isEmpty() || settling.isZero() || runs.open(job).isPresent()) {
             drop(job);
         } else {
@@ -155,6 +176,7 @@ public class Searches implements DisposableBean {
                 .filter(s -> isWorth(s, plan))
                 .map(s -> plans.calmer().calmed(plan, s))
                 .orElseGet(() -> now.provenNotBefore(proof.leastReady()));
+        await(search);
         if (search.isDropped() || runs.open(search.job()).isPresent()) {
             return "";
         }
@@ -164,6 +186,24 @@ public class Searches implements DisposableBean {
         long saved = Math.round((now.ready() - better.ready()) / 60.0);
         search.hasFound(saved > 0);
         return saved > 0 ? Words.span(saved) + " found." : "Nothing shorter was found.";
+    }
+
+    /** Somebody points at a press. */
+    @EventListener
+    void pointed(PlannedAhead would) {
+        pointedAt.put(would.job().id(), true);
+    }
+
+    /** Waits until nobody points at a press of the job any more, or one is made. */
+    private void await(Search search) {
+        try {
+            while (!search.isDropped() && pointedAt.getIfPresent(search.job()) != null) {
+                Thread.sleep(LOOKS_UP);
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            search.drop();
+        }
     }
 
     /** Takes the order over where the job still stands in the one that was begun from; what else was changed meanwhile does not matter. */

@@ -33,7 +33,12 @@ class Obstacles {
     }
 
     /** What was gathered, and from when on something else may stand in the way because time has passed. */
-    record Gathered(List<Way> lines, Optional<LocalDateTime> until) {}
+    record Gathered(List<Way> lines, Optional<LocalDateTime> until) {
+        /** Whether no time has passed since that puts something else in the way. */
+        boolean isStill(LocalDateTime now) {
+            return until.map(now::isBefore).orElse(true);
+        }
+    }
 
     Gathered of(Job job, Answer answer) {
         List<Way> lines = new ArrayList<>();

@@ -17,6 +17,8 @@ import app.kemdro.web.records.plan.Plans.Answer;
 import app.kemdro.web.records.plan.WhenPlanned;
 import app.kemdro.web.records.shelf.ShelfRows.At;
 import app.kemdro.web.records.shelf.ShelfRows.Row;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDateTime;
@@ -64,9 +66,14 @@ public class Shelf implements WhenPlanned, DisposableBean {
     private final Clock clock;
     private final String build;
     private final Map<Long, Made> made = new ConcurrentHashMap<>();
+    private final Cache<Answer, Lately> lately =
+            Caffeine.newBuilder().weakKeys().build();
     private final ScheduledExecutorService beside = Background.thread("shelf", Thread.MIN_PRIORITY);
 
     private record Made(Job job, Answer answer) {}
+
+    /** What stands in the way of a job that says this, with this stock and this block lifted last. */
+    private record Lately(List<?> of, Obstacles.Gathered way) {}
 
     Shelf(
             ShelfRows rows,
@@ -166,9 +173,20 @@ public class Shelf implements WhenPlanned, DisposableBean {
         }
         ShelfLine line = row.get().line();
         return InRoom.of(
-                line != null && stands(row.get(), now)
+                line != null && !job.isSupposed() && stands(row.get(), now)
                         ? ways(line)
-                        : obstacles.of(job, answer).lines());
+                        : gathered(job, answer, row.get(), now));
+    }
+
+    /** Gathered once of all that a line is kept by, so that a press that was pointed at before finds it there. */
+    private List<Way> gathered(Job job, Answer answer, Row row, LocalDateTime now) {
+        List<?> of = Arrays.asList(job.shown(), row.lift(), row.stock());
+        Lately known = lately.getIfPresent(answer);
+        if (known == null || !known.of().equals(of) || !known.way().isStill(now)) {
+            known = new Lately(of, obstacles.of(job, answer));
+            lately.put(answer, known);
+        }
+        return known.way().lines();
     }
 
     /** How long it is until the soonest chair-in, whatever clocks do meanwhile. */

@@ -16,6 +16,7 @@ import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.paint.Faces;
 import app.kemdro.web.records.plan.Plans;
 import app.kemdro.web.records.plan.Removals;
+import app.kemdro.web.records.plan.Supposed;
 import app.kemdro.web.records.run.Runs;
 import app.kemdro.web.records.school.UsualSchools;
 import app.kemdro.web.rooms.Rooms;
@@ -43,6 +44,7 @@ class LookController {
     private final Jobs jobs;
     private final Plans plans;
     private final Removals removals;
+    private final LookSays says;
     private final Rooms rooms;
     private final Runs runs;
     private final UsualSchools usual;
@@ -55,6 +57,7 @@ class LookController {
             Jobs jobs,
             Plans plans,
             Removals removals,
+            LookSays says,
             Rooms rooms,
             Runs runs,
             UsualSchools usual,
@@ -68,6 +71,7 @@ class LookController {
         this.jobs = jobs;
         this.plans = plans;
         this.removals = removals;
+        this.says = says;
         this.rooms = rooms;
         this.runs = runs;
         this.trade = trade;
@@ -88,47 +92,22 @@ class LookController {
         Optional<Plan> plan = rooms.open(model, job, "look");
         List<String> known =
                 trade.body().sorted(zones.stream().filter(trade.body()::has).toList());
-        LookRoom room = new LookRoom(trade, plans, removals, job, plan, known, usual.of(artist));
-        BareSkin bare = room.bare();
-        model.addAttribute("zones", known);
-        model.addAttribute("joined", String.join(",", known));
-        model.addAttribute("mirrored", mirrored(known));
-        model.addAttribute("title", room.title());
-        model.addAttribute("area", room.area());
-        List<LookRoom.Chosen> chosen = room.chosen();
-        Map<String, List<LookRoom.Offer>> offers = room.offers();
-        model.addAttribute("chosen", chosen);
-        model.addAttribute("offers", offers);
-        model.addAttribute("opened", chosen.isEmpty() ? TechniqueOffers.first(offers) : "");
-        model.addAttribute("foundBy", foundBy);
-        Optional<Cut> cut = room.cut(faces);
+        Map<String, Object> there = says.of(job, known, usual.of(artist));
+        model.addAllAttributes(there);
+        Optional<Cut> cut = new LookRoom(trade, plans, removals, job, plan, known, Map.of()).cut(faces);
         model.addAttribute("cut", cut.orElse(null));
         model.addAttribute("cutJson", cut.map(c -> json.text(c.layers())).orElse("[]"));
-        model.addAttribute("fills", room.fills());
-        if (known.isEmpty()) {
-            model.addAttribute("proposed", room.advised());
-            model.addAttribute("benchWork", room.benchWork());
-            model.addAttribute("benchTotal", room.benchTotal());
-            model.addAttribute("whole", room.whole());
-        }
         model.addAttribute(
                 "undo",
                 plans.lookBefore(job)
                         .map(before -> TakeBack.says(job.look(), before, trade))
                         .orElse(null));
-        model.addAttribute("bare", bare);
-        model.addAttribute("bareSays", trade.body().say(bare.zones()));
-        model.addAttribute("bareJoined", String.join(",", bare.zones()));
         model.addAttribute("show", show);
+        BareSkin bare = (BareSkin) there.get("bare");
         model.addAttribute("figure", json.text(new LookFigure(trade).of(job, plan, show, Set.copyOf(known), bare)));
+        model.addAttribute("foundBy", foundBy);
         model.addAttribute("allZones", trade.body().zones());
         return "rooms/look/look";
-    }
-
-    private String mirrored(List<String> zones) {
-        Set<String> both = new java.util.LinkedHashSet<>(zones);
-        zones.forEach(z -> both.add(trade.body().mirror(z)));
-        return both.size() == zones.size() ? "" : String.join(",", both);
     }
 
     /** Whether a script asked; it fetches what lies in closed families when somebody opens one. */
@@ -318,6 +297,8 @@ class LookController {
         }
         try {
             return answer(press, plans.changeLook(job, change), model, after);
+        } catch (Supposed ahead) {
+            return answer(press, ahead.would(), model, after);
         } catch (Unknown unknown) {
             return answer(press, new Plans.Changed(job, String.valueOf(unknown.getMessage())), model, after);
         }

@@ -13,6 +13,7 @@ import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.plan.Plans;
 import app.kemdro.web.records.plan.WishCosts;
+import app.kemdro.web.records.search.Searches;
 import app.kemdro.web.rooms.Rooms;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
@@ -38,8 +39,10 @@ class OrderRoom {
     private final Trade trade;
     private final Json json;
     private final SigningWords signing;
+    private final Searches searches;
 
-    OrderRoom(Plans plans, Rooms rooms, Trade trade, Json json, SigningWords signing) {
+    OrderRoom(Plans plans, Rooms rooms, Trade trade, Json json, SigningWords signing, Searches searches) {
+        this.searches = searches;
         this.plans = plans;
         this.rooms = rooms;
         this.trade = trade;
@@ -58,6 +61,7 @@ class OrderRoom {
     String open(Job job, boolean isLive, Model model) {
         Optional<Map<Wish, Integer>> costs = costs(job, isLive);
         Optional<Plan> plan = rooms.open(model, job, "order");
+        model.addAttribute("search", searches.state(job.id()));
         plan.ifPresent(p -> {
             Confidence confidence = plans.of(job).confidence().orElseThrow();
             fill(model, p);

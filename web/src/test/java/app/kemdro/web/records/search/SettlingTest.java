@@ -13,6 +13,7 @@ import app.kemdro.web.DemoTest;
 import app.kemdro.web.HeldProver;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
+import app.kemdro.web.records.plan.PlannedAhead;
 import app.kemdro.web.records.plan.Plans;
 import app.kemdro.web.records.run.Seats;
 import java.time.Duration;
@@ -21,6 +22,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.annotation.Import;
 import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
@@ -28,7 +30,7 @@ import org.springframework.test.web.servlet.assertj.MockMvcTester;
 /** An order settles by itself after a change; what is searched with is held here, so that a slow machine changes nothing. */
 @DemoTest
 @Import(HeldProver.Instead.class)
-@TestPropertySource(properties = "kemdro.settling=1s")
+@TestPropertySource(properties = {"kemdro.settling=1s", "kemdro.pointing=1d"})
 class SettlingTest {
     private static final Duration PATIENCE = Duration.ofMinutes(2);
 
@@ -46,6 +48,9 @@ class SettlingTest {
 
     @Autowired
     private HeldProver prover;
+
+    @Autowired
+    private ApplicationEventPublisher events;
 
     @Autowired
     private MockMvcTester mvc;
@@ -132,6 +137,26 @@ class SettlingTest {
         prover.letGo();
         isOver(second);
         assertThat(searches.state(second.id()).says()).isNotEmpty();
+    }
+
+    @Test
+    void whatIsFoundWaitsWhileSomebodyPointsAtAPressAndIsDroppedByIt() {
+        Job job = DemoJobs.like("Orrin Vask", "Pointed at", jobs);
+        Job once = changed(job);
+        Schedule then = plan(once).schedule();
+        int answered = prover.answered();
+        // as a pointer that rests on a button has it planned
+        events.publishEvent(new PlannedAhead(plans.of(once), once));
+        prover.letGo();
+        await().atMost(PATIENCE).until(() -> prover.answered() > answered);
+        await().during(Duration.ofSeconds(3))
+                .atMost(PATIENCE)
+                .until(() -> searches.state(job.id()).looking());
+        assertThat(plan(once).schedule()).isEqualTo(then);
+        Job twice = changed(once);
+        isOver(job);
+        assertThat(plan(twice).network())
+                .isEqualTo(plans.of(twice).plan().orElseThrow().network());
     }
 
     @Test

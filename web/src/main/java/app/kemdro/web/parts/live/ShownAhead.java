@@ -1,0 +1,125 @@
+package app.kemdro.web.parts.live;
+
+import app.kemdro.web.parts.ahead.Ahead;
+import app.kemdro.web.parts.habit.Reader;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
+import java.io.IOException;
+import java.time.Duration;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.http.MediaType;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.stereotype.Component;
+import org.springframework.validation.BindingResult;
+import org.springframework.web.servlet.HandlerInterceptor;
+import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.servlet.View;
+import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import org.springframework.web.servlet.support.RequestContextUtils;
+import org.springframework.web.util.ContentCachingResponseWrapper;
+import org.thymeleaf.spring6.view.ThymeleafViewResolver;
+
+/**
+ * Rooms that are written ahead. While somebody points at a button, the room that its press would bring is written and kept, for that
+ * session, until the next one is. A room says what its model says: where the press brings the same, by value, what was written is sent;
+ * where anything in it is another, the room is written as if nothing had been.
+ */
+@Component
+public class ShownAhead implements HandlerInterceptor, WebMvcConfigurer {
+    private static final int SESSIONS = 60;
+    private static final Duration MEANT = Duration.ofMinutes(1);
+    private static final MediaType PAGE = MediaType.parseMediaType("text/html;charset=UTF-8");
+
+    private final Cache<String, Written> rooms =
+            Caffeine.newBuilder().maximumSize(SESSIONS).expireAfterWrite(MEANT).build();
+    private final ObjectProvider<ThymeleafViewResolver> views;
+
+    ShownAhead(ObjectProvider<ThymeleafViewResolver> views) {
+        this.views = views;
+    }
+
+    /** Something in a model that is no value itself. */
+    public interface Said {
+        /** All that a room can say of it, as a value. */
+        Object shown();
+    }
+
+    /** A room as it was written, and all that it was written from. */
+    private record Written(Object from, byte[] room) {}
+
+    /** After everybody else has added to the model. */
+    @Override
+    public void addInterceptors(InterceptorRegistry registry) {
+        registry.addInterceptor(this).order(Integer.MIN_VALUE + 1);
+    }
+
+    @Override
+    public void postHandle(
+            HttpServletRequest request, HttpServletResponse response, Object handler, @Nullable ModelAndView answer)
+            throws Exception {
+        if (answer == null || !Ahead.isRoom(request, response, answer)) {
+            return;
+        }
+        HttpSession session = request.getSession(false);
+        Object from = from(answer, request);
+        if (Ahead.isAsked()) {
+            rooms.put(session.getId(), new Written(from, written(answer, request, response)));
+            answer.clear();
+            response.setStatus(HttpServletResponse.SC_NO_CONTENT);
+            return;
+        }
+        Written known = rooms.getIfPresent(session.getId());
+        if (known != null && known.from.equals(from)) {
+            send(known.room, response);
+            answer.clear();
+        }
+    }
+
+    private byte[] written(ModelAndView answer, HttpServletRequest request, HttpServletResponse response)
+            throws Exception {
+        View view = views.getObject()
+                .resolveViewName(String.valueOf(answer.getViewName()), RequestContextUtils.getLocale(request));
+        if (view == null) {
+            throw new Ahead.Enough();
+        }
+        ContentCachingResponseWrapper kept = new ContentCachingResponseWrapper(response);
+        view.render(answer.getModel(), request, kept);
+        return kept.getContentAsByteArray();
+    }
+
+    private static void send(byte[] room, HttpServletResponse response) throws IOException {
+        response.setContentType(PAGE.toString());
+        response.setHeader("Server-Timing", "ahead");
+        response.setContentLength(room.length);
+        response.getOutputStream().write(room);
+    }
+
+    /** All that a room is written from: its template, what it is told, what was sent, who reads it and how. */
+    private static Object from(ModelAndView answer, HttpServletRequest request) {
+        Map<String, Object> told = new HashMap<>();
+        answer.getModel().forEach((name, value) -> {
+            if (!(value instanceof BindingResult)) {
+                told.put(name, value instanceof Said said ? said.shown() : value);
+            }
+        });
+        Map<String, List<String>> typed = new HashMap<>();
+        request.getParameterMap().forEach((name, values) -> typed.put(name, List.of(values)));
+        typed.remove("_csrf");
+        return List.of(String.valueOf(answer.getViewName()), told, typed, Reader.now(), roles());
+    }
+
+    private static Collection<?> roles() {
+        Authentication who = SecurityContextHolder.getContext().getAuthentication();
+        return who == null ? List.of() : List.copyOf(who.getAuthorities());
+    }
+}
