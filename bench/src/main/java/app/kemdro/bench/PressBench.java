@@ -50,6 +50,16 @@ public final class PressBench {
               return all[(window.turn * 5) % all.length];
             })()""";
 
+    /** Another step each time; one that is held already would change nothing. */
+    private static final String WISH = """
+            (() => {
+              const drop = document.querySelector('form[action$="/order/wishes/drop"] button');
+              if (drop) return drop;
+              const steps = [...document.querySelectorAll('.or-step')];
+              steps[(window.turn * 5) % steps.length].dispatchEvent(new MouseEvent('click', { bubbles: true }));
+              return document.querySelector('[data-wish] [value=HOLD]');
+            })()""";
+
     private record Press(String room, String says, String button) {}
 
     /** One press in each room, each of which can be pressed again and again. */
@@ -59,11 +69,7 @@ public final class PressBench {
                     "brief",
                     "Brief, another production kept",
                     field("callHour", "production", "'Night ' + Math.round(Math.random() * 99)", "button.go")),
-            new Press(
-                    "order",
-                    "Order, a wish, or it taken back",
-                    "document.querySelector('form[action$=\"/order/wishes/remove\"] button')"
-                            + " || document.querySelector('form[action$=\"/order/wishes\"] button:not([disabled])')"),
+            new Press("order", "Order, a step held where it is, or it dropped again", WISH),
             new Press(
                     "colour",
                     "Colour, another skin",

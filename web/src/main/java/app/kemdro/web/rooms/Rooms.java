@@ -94,7 +94,8 @@ public class Rooms {
                 "next", runs.wereSeenThrough() ? null : Next.after(room).orElse(null));
         model.addAttribute(
                 "tight", ways.stream().mapToInt(w -> w.says().length()).sum() > LETTERS);
-        model.addAttribute("settles", SETTLING.contains(room) && searches.settles(job));
+        model.addAttribute(
+                "settles", SETTLING.contains(room) && searches.state(job).looking());
         model.addAttribute("found", searches.found(job));
         return plan;
     }

@@ -85,9 +85,19 @@ public class Searches implements DisposableBean {
         return search == null ? SearchState.NONE : search.state(before(search));
     }
 
-    /** Whether a better order of a job is looked for; of one that is only supposed, whether it will be: most presses change the order. */
-    public boolean settles(Job job) {
-        return job.isSupposed() ? !settling.isZero() : state(job.id()).looking();
+    /** How the search for this job's order stands; of one that is only supposed, how it will stand once the press is made. */
+    public SearchState state(Job job) {
+        return job.isSupposed() && !settling.isZero() && isReplanned(job)
+                ? plans.of(job)
+                        .plan()
+                        .map(p -> new Search(job.id(), job.meant(), p, settling, false).state(0))
+                        .orElse(SearchState.NONE)
+                : state(job.id());
+    }
+
+    private boolean isReplanned(Job supposed) {
+        Optional<Schedule> now = plans.of(jobs.get(supposed.id())).plan().map(Plan::schedule);
+        return !plans.of(supposed).plan().map(Plan::schedule).equals(now);
     }
 
     /** What was found a moment ago for a job as it is now, in words; empty where nothing was, or it has been changed since. */

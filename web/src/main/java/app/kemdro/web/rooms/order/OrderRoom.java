@@ -13,6 +13,7 @@ import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.plan.Plans;
 import app.kemdro.web.records.plan.WishCosts;
+import app.kemdro.web.records.search.SearchState;
 import app.kemdro.web.records.search.Searches;
 import app.kemdro.web.rooms.Rooms;
 import java.time.LocalDateTime;
@@ -61,7 +62,8 @@ class OrderRoom {
     String open(Job job, boolean isLive, Model model) {
         Optional<Map<Wish, Integer>> costs = costs(job, isLive);
         Optional<Plan> plan = rooms.open(model, job, "order");
-        model.addAttribute("search", searches.state(job.id()));
+        SearchState search = searches.state(job);
+        model.addAttribute("search", search.looking() && search.asked() ? search : null);
         plan.ifPresent(p -> {
             Confidence confidence = plans.of(job).confidence().orElseThrow();
             fill(model, p);
@@ -86,7 +88,7 @@ class OrderRoom {
     /** Before the ribbon is drawn, which says them too. */
     private Optional<Map<Wish, Integer>> costs(Job job, boolean isLive) {
         WishCosts costs = plans.of(job).wishes();
-        return isLive ? costs.known() : Optional.of(costs.all());
+        return isLive && !job.isSupposed() ? costs.known() : Optional.of(costs.all());
     }
 
     /** The steps of an order, as drawing and list show them. */
