@@ -247,21 +247,6 @@ class AheadTest {
     }
 
     @Test
-    void aWishThatWasPointedAtIsAnsweredWithTheRoomThatItSaysAnew() throws Exception {
-        Job job = DemoJobs.like("Orrin Vask", "Wished ahead", jobs);
-        String at = "/jobs/" + job.id() + "/order";
-        Cookie session = session(sessions);
-        String step =
-                plans.of(job).plan().orElseThrow().schedule().placed().get(4).task();
-        Map<String, String> hold = Map.of("press", "HOLD", "step", step);
-        live(session, HttpMethod.POST, at + "/wishes", hold, true);
-        MockHttpServletResponse pressed = live(session, HttpMethod.POST, at + "/wishes", hold, false);
-        assertThat(pressed.getHeader("Server-Timing")).isEqualTo("ahead");
-        assertThat(jobs.get(job.id()).look().wishes()).isNotEmpty();
-        assertThat(parts(pressed)).isEqualTo(parts(live(session, HttpMethod.GET, at, Map.of(), false)));
-    }
-
-    @Test
     void aRoomThatWouldSayOtherwiseByNowIsWrittenAnew() throws Exception {
         Job job = DemoJobs.like("Orrin Vask", "Changed meanwhile", jobs);
         String at = "/jobs/" + job.id() + "/look/coats";

@@ -13,6 +13,11 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.http.MediaType;
@@ -31,8 +36,8 @@ import org.thymeleaf.spring6.view.ThymeleafViewResolver;
 
 /**
  * Rooms that are written ahead. While somebody points at a button, the room that its press would bring is written and kept, for that
- * session, until the next one is. A room says what its model says: where the press brings the same, by value, what was written is sent;
- * where anything in it is another, the room is written as if nothing had been.
+ * session, until the next one is; a press that comes while it is being written waits for it. A room says what its model says: where the
+ * press brings the same, by value, what was written is sent; where anything in it is another, the room is written as if nothing had been.
  */
 @Component
 public class ShownAhead implements HandlerInterceptor, WebMvcConfigurer {
@@ -40,7 +45,12 @@ public class ShownAhead implements HandlerInterceptor, WebMvcConfigurer {
     private static final Duration MEANT = Duration.ofMinutes(1);
     private static final MediaType PAGE = MediaType.parseMediaType("text/html;charset=UTF-8");
 
-    private final Cache<String, Written> rooms =
+    /** How long a press waits at most for what is being written, milliseconds. */
+    private static final long WAITS = 1000;
+
+    private static final String ASKED = ShownAhead.class.getName();
+
+    private final Cache<String, Pointed> rooms =
             Caffeine.newBuilder().maximumSize(SESSIONS).expireAfterWrite(MEANT).build();
     private final ObjectProvider<ThymeleafViewResolver> views;
 
@@ -57,10 +67,36 @@ public class ShownAhead implements HandlerInterceptor, WebMvcConfigurer {
     /** A room as it was written, and all that it was written from. */
     private record Written(Object from, byte[] room) {}
 
+    /** A press that is pointed at, by what it sends, and the room it would bring; none where it was refused or goes elsewhere. */
+    private record Pointed(Object sent, CompletableFuture<Optional<Written>> room) {
+        /** What is written of it, waited for while it is being written: to write it twice at once would take longer. */
+        Optional<Written> written() {
+            try {
+                return room.get(WAITS, TimeUnit.MILLISECONDS);
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                return Optional.empty();
+            } catch (ExecutionException | TimeoutException e) {
+                return Optional.empty();
+            }
+        }
+    }
+
     /** After everybody else has added to the model. */
     @Override
     public void addInterceptors(InterceptorRegistry registry) {
         registry.addInterceptor(this).order(Integer.MIN_VALUE + 1);
+    }
+
+    @Override
+    public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
+        HttpSession session = request.getSession(false);
+        if (Ahead.isAsked() && session != null) {
+            Pointed pointed = new Pointed(sent(request), new CompletableFuture<>());
+            request.setAttribute(ASKED, pointed);
+            rooms.put(session.getId(), pointed);
+        }
+        return true;
     }
 
     @Override
@@ -70,18 +106,27 @@ public class ShownAhead implements HandlerInterceptor, WebMvcConfigurer {
         if (answer == null || !Ahead.isRoom(request, response, answer)) {
             return;
         }
-        HttpSession session = request.getSession(false);
-        Object from = from(answer, request);
-        if (Ahead.isAsked()) {
-            rooms.put(session.getId(), new Written(from, written(answer, request, response)));
+        if (request.getAttribute(ASKED) instanceof Pointed pointed) {
+            pointed.room.complete(Optional.of(new Written(from(answer), written(answer, request, response))));
             answer.clear();
             response.setStatus(HttpServletResponse.SC_NO_CONTENT);
             return;
         }
-        Written known = rooms.getIfPresent(session.getId());
-        if (known != null && known.from.equals(from)) {
-            send(known.room, response);
-            answer.clear();
+        Pointed pointed = rooms.getIfPresent(request.getSession(false).getId());
+        if (pointed != null && pointed.sent.equals(sent(request))) {
+            Optional<Written> known = pointed.written().filter(w -> w.from.equals(from(answer)));
+            if (known.isPresent()) {
+                send(known.get().room, response);
+                answer.clear();
+            }
+        }
+    }
+
+    @Override
+    public void afterCompletion(
+            HttpServletRequest request, HttpServletResponse response, Object handler, @Nullable Exception failed) {
+        if (request.getAttribute(ASKED) instanceof Pointed pointed) {
+            pointed.room.complete(Optional.empty());
         }
     }
 
@@ -104,18 +149,23 @@ public class ShownAhead implements HandlerInterceptor, WebMvcConfigurer {
         response.getOutputStream().write(room);
     }
 
-    /** All that a room is written from: its template, what it is told, what was sent, who reads it and how. */
-    private static Object from(ModelAndView answer, HttpServletRequest request) {
+    /** Where a press is sent and with what. */
+    private static Object sent(HttpServletRequest request) {
+        Map<String, List<String>> fields = new HashMap<>();
+        request.getParameterMap().forEach((name, values) -> fields.put(name, List.of(values)));
+        fields.remove("_csrf");
+        return List.of(request.getMethod(), request.getRequestURI(), fields);
+    }
+
+    /** All that a room is written from: its template, what it is told, who reads it and how. */
+    private static Object from(ModelAndView answer) {
         Map<String, Object> told = new HashMap<>();
         answer.getModel().forEach((name, value) -> {
             if (!(value instanceof BindingResult)) {
                 told.put(name, value instanceof Said said ? said.shown() : value);
             }
         });
-        Map<String, List<String>> typed = new HashMap<>();
-        request.getParameterMap().forEach((name, values) -> typed.put(name, List.of(values)));
-        typed.remove("_csrf");
-        return List.of(String.valueOf(answer.getViewName()), told, typed, Reader.now(), roles());
+        return List.of(String.valueOf(answer.getViewName()), told, Reader.now(), roles());
     }
 
     private static Collection<?> roles() {

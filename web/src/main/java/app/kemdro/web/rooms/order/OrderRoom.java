@@ -88,7 +88,7 @@ class OrderRoom {
     /** Before the ribbon is drawn, which says them too. */
     private Optional<Map<Wish, Integer>> costs(Job job, boolean isLive) {
         WishCosts costs = plans.of(job).wishes();
-        return isLive && !job.isSupposed() ? costs.known() : Optional.of(costs.all());
+        return isLive ? costs.known() : Optional.of(costs.all());
     }
 
     /** The steps of an order, as drawing and list show them. */
