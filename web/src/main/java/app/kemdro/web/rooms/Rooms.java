@@ -4,6 +4,7 @@ import app.kemdro.core.hour.Wall;
 import app.kemdro.core.look.Wish;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.web.parts.json.Json;
+import app.kemdro.web.parts.live.ShownAhead;
 import app.kemdro.web.parts.ribbon.Ribbon;
 import app.kemdro.web.parts.typed.SaysMeanwhile;
 import app.kemdro.web.parts.words.Words;
@@ -63,6 +64,19 @@ public class Rooms {
     /** A ribbon as it is sent, with hours of this zone. */
     private record Strip(ZoneId zone, String json) {}
 
+    /** The ribbon of a plan. What its wishes cost may become known later, and is said then. */
+    private record Drawn(String json, ZoneId zone, Answer of) implements ShownAhead.Said {
+        @Override
+        public Object shown() {
+            return List.of(zone, of);
+        }
+
+        @Override
+        public String toString() {
+            return json;
+        }
+    }
+
     Rooms(Plans plans, Searches searches, Shelf shelf, Runs runs, Json json) {
         this.runs = runs;
         this.plans = plans;
@@ -82,7 +96,7 @@ public class Rooms {
                 .flatMap(line -> line.changes(call.minusHours(NIGHT_HOURS), call))
                 .ifPresent(says -> model.addAttribute("clocks", says));
         model.addAttribute("problems", answer.problems());
-        model.addAttribute("ribbon", ribbon(answer, call));
+        model.addAttribute("ribbon", new Drawn(ribbon(answer, call), Wall.zone(), answer));
         model.addAttribute("says", plan.map(p -> says(p)).orElse("No plan yet."));
         model.addAttribute(
                 "saysAlso",

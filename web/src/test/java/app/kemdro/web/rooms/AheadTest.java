@@ -246,6 +246,30 @@ class AheadTest {
         assertThat(parts(pressed)).isEqualTo(parts(anew(session, job)));
     }
 
+    /** All but what wishes cost, which a room may say later. */
+    private static String withoutCosts(MockHttpServletResponse answer) throws Exception {
+        Document page = Jsoup.parse(parts(answer));
+        page.select(".wishlist").removeAttr("data-costs").select("li > span").remove();
+        page.select("#ribbon-data").remove();
+        return page.outerHtml();
+    }
+
+    @Test
+    void aWishThatWasPointedAtIsAnsweredWithTheRoomThatItSaysAnew() throws Exception {
+        Job job = DemoJobs.like("Orrin Vask", "Wished ahead", jobs);
+        String at = "/jobs/" + job.id() + "/order";
+        Cookie session = session(sessions);
+        String step =
+                plans.of(job).plan().orElseThrow().schedule().placed().get(4).task();
+        Map<String, String> hold = Map.of("press", "HOLD", "step", step);
+        live(session, HttpMethod.POST, at + "/wishes", hold, true);
+        // by the press it is known what the wish costs, or not yet
+        MockHttpServletResponse pressed = live(session, HttpMethod.POST, at + "/wishes", hold, false);
+        assertThat(pressed.getHeader("Server-Timing")).isEqualTo("ahead");
+        assertThat(jobs.get(job.id()).look().wishes()).isNotEmpty();
+        assertThat(withoutCosts(pressed)).isEqualTo(withoutCosts(live(session, HttpMethod.GET, at, Map.of(), false)));
+    }
+
     @Test
     void aRoomThatWouldSayOtherwiseByNowIsWrittenAnew() throws Exception {
         Job job = DemoJobs.like("Orrin Vask", "Changed meanwhile", jobs);

@@ -9,6 +9,7 @@ import app.kemdro.core.plan.Wishes;
 import app.kemdro.core.schedule.Confidence;
 import app.kemdro.core.schedule.Schedule;
 import app.kemdro.web.parts.json.Json;
+import app.kemdro.web.parts.live.ShownAhead;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.plan.Plans;
@@ -79,8 +80,7 @@ class OrderRoom {
             model.addAttribute("against", SenseWords.of(p, trade));
             model.addAttribute("signing", signing.of(job, p, Optional.empty()));
         });
-        model.addAttribute("wishes", wishes(job, costs.orElse(Map.of())));
-        model.addAttribute("costsOpen", costs.isEmpty());
+        model.addAttribute("wished", new Wished(wishes(job, costs.orElse(Map.of())), costs.isEmpty()));
         model.addAttribute("canTakeBack", plans.canTakeBack(job));
         return "rooms/order/order";
     }
@@ -134,6 +134,21 @@ class OrderRoom {
 
     /** A wish with what it costs; where wishes clash, whether it is one of those that do. */
     record WishLine(Wish wish, String says, String costs, boolean clashes) {}
+
+    /**
+     * All wishes.
+     *
+     * @param open whether it is not known yet what they cost
+     */
+    record Wished(List<WishLine> lines, boolean open) implements ShownAhead.Said {
+        /** A room that does not say yet what they cost asks for it; so it can be sent where that has become known meanwhile. */
+        @Override
+        public Object shown() {
+            return lines.stream()
+                    .map(l -> List.of(l.wish(), l.says(), l.clashes()))
+                    .toList();
+        }
+    }
 
     private List<WishLine> wishes(Job job, Map<Wish, Integer> costs) {
         Plans.Answer answer = plans.of(job);

@@ -11,6 +11,7 @@ import app.kemdro.web.parts.typed.TypedHour;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.plan.Plans;
+import app.kemdro.web.records.plan.Supposed;
 import app.kemdro.web.records.run.Runs;
 import app.kemdro.web.rooms.Rooms;
 import java.time.Duration;
@@ -187,8 +188,12 @@ class WishController {
 
     private String change(long id, UnaryOperator<Look> change, Model model, RedirectAttributes after) {
         runs.refuseWhileRunning(id);
-        Plans.Changed changed = plans.changeLook(jobs.get(id), change);
-        return say(changed.job(), changed.said(), model, after);
+        try {
+            Plans.Changed changed = plans.changeLook(jobs.get(id), change);
+            return say(changed.job(), changed.said(), model, after);
+        } catch (Supposed ahead) {
+            return say(ahead.would().job(), ahead.would().said(), model, after);
+        }
     }
 
     private String say(Job job, String said, Model model, RedirectAttributes after) {
