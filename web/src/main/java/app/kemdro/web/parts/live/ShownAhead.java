@@ -90,8 +90,9 @@ public class ShownAhead implements HandlerInterceptor, WebMvcConfigurer {
 
     @Override
     public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
-        HttpSession session = request.getSession(false);
-        if (Ahead.isAsked() && session != null) {
+        // nobody else is asked for their session: what is the same for everybody passes here too
+        HttpSession session = Ahead.isAsked() ? request.getSession(false) : null;
+        if (session != null) {
             Pointed pointed = new Pointed(sent(request), new CompletableFuture<>());
             request.setAttribute(ASKED, pointed);
             rooms.put(session.getId(), pointed);
