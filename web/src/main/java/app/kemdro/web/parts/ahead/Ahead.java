@@ -54,11 +54,10 @@ public class Ahead implements WebMvcConfigurer, HandlerInterceptor, HandlerExcep
         return request.getHeader(HEADER) != null;
     }
 
-    /** Whether an answer is a room that a script swaps in: of a press that is worked out ahead, it is written and kept. */
+    /** Whether a script asked and is answered with a room, which it swaps in; what tells of a mishap is shown whole. */
     public static boolean isRoom(HttpServletRequest request, HttpServletResponse response, ModelAndView answer) {
         String view = answer.getViewName();
         return request.getHeader("X-Live") != null
-                && request.getSession(false) != null
                 && response.getStatus() < HttpServletResponse.SC_BAD_REQUEST
                 && view != null
                 && !view.startsWith("redirect:");

@@ -1,5 +1,6 @@
 package app.kemdro.web.parts.live;
 
+import app.kemdro.web.parts.ahead.Ahead;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import org.jspecify.annotations.Nullable;
@@ -17,13 +18,9 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
  */
 @Component
 final class LiveAnswers implements HandlerInterceptor, WebMvcConfigurer {
-    private static boolean isLive(HttpServletRequest request) {
-        return request.getHeader("X-Live") != null;
-    }
-
     @Override
     public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
-        if (isLive(request)) {
+        if (request.getHeader("X-Live") != null) {
             // by this name forms ask for it; the page's head asks by another
             request.removeAttribute(CsrfToken.class.getName());
         }
@@ -33,14 +30,9 @@ final class LiveAnswers implements HandlerInterceptor, WebMvcConfigurer {
     @Override
     public void postHandle(
             HttpServletRequest request, HttpServletResponse response, Object handler, @Nullable ModelAndView page) {
-        // what tells of a mishap is shown whole
-        if (page != null && isLive(request) && response.getStatus() < 400 && !isElsewhere(page)) {
+        if (page != null && Ahead.isRoom(request, response, page)) {
             page.addObject("swapped", true);
         }
-    }
-
-    private static boolean isElsewhere(ModelAndView page) {
-        return page.getViewName() == null || page.getViewName().startsWith("redirect:");
     }
 
     @Override

@@ -107,13 +107,16 @@ public class ShownAhead implements HandlerInterceptor, WebMvcConfigurer {
         if (answer == null || !Ahead.isRoom(request, response, answer)) {
             return;
         }
-        if (request.getAttribute(ASKED) instanceof Pointed pointed) {
-            pointed.room.complete(Optional.of(new Written(from(answer), written(answer, request, response))));
+        if (Ahead.isAsked()) {
+            if (request.getAttribute(ASKED) instanceof Pointed pointed) {
+                pointed.room.complete(Optional.of(new Written(from(answer), written(answer, request, response))));
+            }
             answer.clear();
             response.setStatus(HttpServletResponse.SC_NO_CONTENT);
             return;
         }
-        Pointed pointed = rooms.getIfPresent(request.getSession(false).getId());
+        HttpSession session = request.getSession(false);
+        Pointed pointed = session == null ? null : rooms.getIfPresent(session.getId());
         if (pointed != null && pointed.sent.equals(sent(request))) {
             Optional<Written> known = pointed.written().filter(w -> w.from.equals(from(answer)));
             if (known.isPresent()) {
