@@ -11,6 +11,7 @@ public final class Courtesy {
 
     private static final int SELF = 0;
     private static final int LAST = 19;
+    private static final int BEHIND = 10;
 
     private Courtesy() {}
 
@@ -25,11 +26,25 @@ public final class Courtesy {
      * @return whether it steps back now
      */
     public static boolean stepBack() {
+        return nice(LAST);
+    }
+
+    /**
+     * Lets this thread, and all that it begins from now on, work behind whoever presses something and before what steps back; for what
+     * somebody waits for, but not with a hand on the mouse.
+     *
+     * @return whether it lets others pass now
+     */
+    public static boolean letPass() {
+        return nice(BEHIND);
+    }
+
+    private static boolean nice(int nice) {
         if (!Platform.isLinux()) {
             return false;
         }
         try {
-            return Native.load("c", System.class).setpriority(THREAD, SELF, LAST) == 0;
+            return Native.load("c", System.class).setpriority(THREAD, SELF, nice) == 0;
         } catch (UnsatisfiedLinkError e) {
             return false;
         }

@@ -6,22 +6,24 @@ import static org.assertj.core.api.Assumptions.assumeThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.concurrent.atomic.AtomicReference;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.function.BooleanSupplier;
 import org.junit.jupiter.api.Test;
 
 /** Asked of the system itself: what it says of the thread and of one begun by it. */
 class CourtesyTest {
     private static final int NICE = 18;
 
-    @Test
-    void aThreadThatStepsBackIsLastInLineAndWhatItBeginsToo() throws InterruptedException {
+    /** What a thread says of itself after it let others pass, and what one says that it began. */
+    private static List<String> after(BooleanSupplier courtesy) throws InterruptedException {
         assumeThat(Path.of("/proc/thread-self/stat")).exists();
-        AtomicReference<String> own = new AtomicReference<>("");
-        AtomicReference<String> begun = new AtomicReference<>("");
+        List<String> said = Collections.synchronizedList(new ArrayList<>());
         Thread thread = new Thread(() -> {
-            assertThat(Courtesy.stepBack()).isTrue();
-            own.set(nice());
-            Thread child = new Thread(() -> begun.set(nice()));
+            said.add("" + courtesy.getAsBoolean());
+            said.add(nice());
+            Thread child = new Thread(() -> said.add(nice()));
             child.start();
             try {
                 child.join();
@@ -32,9 +34,18 @@ class CourtesyTest {
         String before = nice();
         thread.start();
         thread.join();
-        assertThat(own.get()).isEqualTo("19");
-        assertThat(begun.get()).isEqualTo("19");
         assertThat(nice()).isEqualTo(before);
+        return said;
+    }
+
+    @Test
+    void aThreadThatStepsBackIsLastInLineAndWhatItBeginsToo() throws InterruptedException {
+        assertThat(after(Courtesy::stepBack)).containsExactly("true", "19", "19");
+    }
+
+    @Test
+    void aThreadThatLetsOthersPassStandsBeforeThose() throws InterruptedException {
+        assertThat(after(Courtesy::letPass)).containsExactly("true", "10", "10");
     }
 
     /** The nineteenth word of proc(5)'s stat; the second, a name in brackets, may hold spaces. */

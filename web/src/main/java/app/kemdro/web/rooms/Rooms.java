@@ -25,6 +25,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
@@ -64,8 +65,12 @@ public class Rooms {
     /** A ribbon as it is sent, with hours of this zone. */
     private record Strip(ZoneId zone, String json) {}
 
-    /** The ribbon of a plan. What its wishes cost may become known later, and is said then. */
-    private record Drawn(String json, ZoneId zone, Answer of) implements ShownAhead.Said {
+    /**
+     * The ribbon of a plan. What its wishes cost may become known later, and is said then.
+     *
+     * @param json as it is sent; drawn when it is written, which a room that was written ahead is no more
+     */
+    private record Drawn(Supplier<String> json, ZoneId zone, Answer of) implements ShownAhead.Said {
         @Override
         public Object shown() {
             return List.of(zone, of);
@@ -73,7 +78,7 @@ public class Rooms {
 
         @Override
         public String toString() {
-            return json;
+            return json.get();
         }
     }
 
@@ -96,7 +101,7 @@ public class Rooms {
                 .flatMap(line -> line.changes(call.minusHours(NIGHT_HOURS), call))
                 .ifPresent(says -> model.addAttribute("clocks", says));
         model.addAttribute("problems", answer.problems());
-        model.addAttribute("ribbon", new Drawn(ribbon(answer, call), Wall.zone(), answer));
+        model.addAttribute("ribbon", new Drawn(() -> ribbon(answer, call), Wall.zone(), answer));
         model.addAttribute("says", plan.map(p -> says(p)).orElse("No plan yet."));
         model.addAttribute(
                 "saysAlso",

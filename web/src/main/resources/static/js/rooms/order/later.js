@@ -17,6 +17,7 @@ async function cost(place) {
 }
 
 export function askLater(root) {
-  for (const what of ['signing', 'ways', 'levers']) root.querySelectorAll(`[data-${what}]`).forEach((place) => fill(place, what));
+  // the quickest first: they are worked out one after another
+  for (const what of ['ways', 'signing', 'levers']) root.querySelectorAll(`[data-${what}]`).forEach((place) => fill(place, what));
   root.querySelectorAll('[data-costs]').forEach(cost);
 }

@@ -33,7 +33,7 @@ public final class WishCosts {
     static final WishCosts NONE = none();
 
     private static final Logger LOG = LoggerFactory.getLogger(WishCosts.class);
-    private static final ExecutorService BESIDE = Background.threads("wish-costs", 1);
+    private static final ExecutorService BESIDE = Background.behind("wish-costs");
 
     private final Supplier<Map<Wish, Integer>> found;
     private final AtomicBoolean begun = new AtomicBoolean();

@@ -3,6 +3,7 @@ package app.kemdro.web.rooms.look;
 import app.kemdro.core.method.FoundBy;
 import app.kemdro.core.method.Technique;
 import app.kemdro.core.method.Trade;
+import app.kemdro.web.parts.live.Unhurried;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.plan.Plans;
@@ -33,8 +34,17 @@ class FindController {
     private final Plans plans;
     private final Removals removals;
     private final UsualSchools usual;
+    private final Unhurried unhurried;
 
-    FindController(FoundBy foundBy, Trade trade, Jobs jobs, Plans plans, Removals removals, UsualSchools usual) {
+    FindController(
+            FoundBy foundBy,
+            Trade trade,
+            Jobs jobs,
+            Plans plans,
+            Removals removals,
+            UsualSchools usual,
+            Unhurried unhurried) {
+        this.unhurried = unhurried;
         this.foundBy = foundBy;
         this.trade = trade;
         this.jobs = jobs;
@@ -47,7 +57,7 @@ class FindController {
     @GetMapping("/jobs/{id}/look/insteads")
     @ResponseBody
     Map<String, String> insteads(@PathVariable long id, @RequestParam List<String> zones, Principal who) {
-        return room(id, zones, who).insteads();
+        return unhurried.ask(() -> room(id, zones, who).insteads());
     }
 
     /** What adding these would change; asked for where offers are open. */
@@ -58,8 +68,8 @@ class FindController {
             @RequestParam List<String> zones,
             @RequestParam List<String> techniques,
             Principal who) {
-        return room(id, zones, who)
-                .additions(techniques.stream().limit(MOST_OFFERS).toList());
+        return unhurried.ask(() -> room(id, zones, who)
+                .additions(techniques.stream().limit(MOST_OFFERS).toList()));
     }
 
     private LookRoom room(long id, List<String> zones, Principal who) {

@@ -4,9 +4,11 @@ import app.kemdro.core.look.Look;
 import app.kemdro.core.plan.Levers.Lever;
 import app.kemdro.core.plan.Planning;
 import app.kemdro.web.parts.ahead.Ahead;
+import app.kemdro.web.parts.live.Unhurried;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
+import app.kemdro.web.records.plan.KnownOf;
 import app.kemdro.web.records.plan.Plans;
 import app.kemdro.web.records.plan.Removals;
 import app.kemdro.web.records.run.Runs;
@@ -14,9 +16,7 @@ import app.kemdro.web.rooms.Rooms;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -38,9 +38,12 @@ class LeversController {
     private final Plans plans;
     private final Runs runs;
     private final Removals removals;
-    private final Map<Long, Found> levers = new ConcurrentHashMap<>();
+    private final Unhurried unhurried;
+    private final KnownOf<List<Lever>> levers = new KnownOf<>();
+    private final KnownOf<List<LeverLine>> lines = new KnownOf<>();
 
-    LeversController(Jobs jobs, Plans plans, Runs runs, Removals removals) {
+    LeversController(Jobs jobs, Plans plans, Runs runs, Removals removals, Unhurried unhurried) {
+        this.unhurried = unhurried;
         this.jobs = jobs;
         this.plans = plans;
         this.runs = runs;
@@ -53,23 +56,18 @@ class LeversController {
     /** What would buy time; asked for once the room is shown. */
     @GetMapping("/jobs/{id}/order/levers")
     String levers(@PathVariable long id, Model model) {
-        Job job = jobs.get(id);
-        model.addAttribute("job", job);
-        model.addAttribute("levers", lines(found(job), job));
+        model.addAttribute("levers", unhurried.ask(() -> lines(jobs.get(id))));
+        model.addAttribute("job", jobs.get(id));
         return "rooms/order/levers";
     }
 
-    /** Found once for each version of a job. */
     private List<Lever> found(Job job) {
-        Found known = levers.get(job.id());
-        if (known == null || !known.version().equals(job.version())) {
-            known = new Found(job.version(), look(job));
-            levers.put(job.id(), known);
-        }
-        return known.levers();
+        return levers.of(plans.of(job), () -> look(job));
     }
 
-    private record Found(String version, List<Lever> levers) {}
+    private List<LeverLine> lines(Job job) {
+        return lines.of(plans.of(job), () -> lines(found(job), job));
+    }
 
     /** Rough plans find them, and the full plan says what each really brings: what brings less than a minute is not offered. */
     private List<Lever> look(Job job) {

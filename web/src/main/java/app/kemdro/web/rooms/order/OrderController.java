@@ -46,6 +46,7 @@ class OrderController {
     private final Sheets sheets;
     private final Trade trade;
     private final OrderRoom room;
+    private final OrderSays says;
 
     OrderController(
             Jobs jobs,
@@ -55,8 +56,10 @@ class OrderController {
             Searches searches,
             Sheets sheets,
             Trade trade,
-            OrderRoom room) {
+            OrderRoom room,
+            OrderSays says) {
         this.room = room;
+        this.says = says;
         this.sheets = sheets;
         this.runs = runs;
         this.searches = searches;
@@ -96,7 +99,7 @@ class OrderController {
             return "redirect:/jobs/" + id + "/order";
         }
         Plans.Answer answer = plans.of(job);
-        OrderRoom.CERTAINTIES.entrySet().stream()
+        OrderSays.CERTAINTIES.entrySet().stream()
                 .filter(c -> c.getValue().equals(often) && answer.plan().isPresent())
                 .findFirst()
                 .ifPresent(c -> {
@@ -112,7 +115,7 @@ class OrderController {
     @GetMapping("/jobs/{id}/order/list")
     String list(@PathVariable long id, Model model) {
         Job job = jobs.get(id);
-        rooms.open(model, job, "order").ifPresent(p -> room.fill(model, p));
+        rooms.open(model, job, "order").ifPresent(p -> model.addAllAttributes(says.steps(p)));
         return "rooms/order/list";
     }
 

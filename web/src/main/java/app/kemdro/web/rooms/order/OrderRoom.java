@@ -6,9 +6,6 @@ import app.kemdro.core.plan.Plan;
 import app.kemdro.core.plan.PlannedStep;
 import app.kemdro.core.plan.Planning;
 import app.kemdro.core.plan.Wishes;
-import app.kemdro.core.schedule.Confidence;
-import app.kemdro.core.schedule.Schedule;
-import app.kemdro.web.parts.json.Json;
 import app.kemdro.web.parts.live.ShownAhead;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
@@ -17,43 +14,28 @@ import app.kemdro.web.records.plan.WishCosts;
 import app.kemdro.web.records.search.SearchState;
 import app.kemdro.web.records.search.Searches;
 import app.kemdro.web.rooms.Rooms;
-import java.time.LocalDateTime;
-import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
 /** What the order shows, for whoever opens it and for whoever pressed something in it. */
 @Component
 class OrderRoom {
-    private static final int MOST_RISKS = 4;
-
-    /** Certainties people think in. */
-    static final Map<Double, String> CERTAINTIES =
-            new TreeMap<>(Map.of(0.5, "1 time of 2", 0.9, "9 times of 10", 0.98, "98 %, almost surely"));
-
     private final Plans plans;
     private final Rooms rooms;
     private final Trade trade;
-    private final Json json;
-    private final SigningWords signing;
+    private final OrderSays says;
     private final Searches searches;
 
-    OrderRoom(Plans plans, Rooms rooms, Trade trade, Json json, SigningWords signing, Searches searches) {
-        this.searches = searches;
+    OrderRoom(Plans plans, Rooms rooms, Trade trade, OrderSays says, Searches searches) {
         this.plans = plans;
         this.rooms = rooms;
         this.trade = trade;
-        this.json = json;
-        this.signing = signing;
+        this.says = says;
+        this.searches = searches;
     }
-
-    /** One point of the start-by curve: of 100 mornings begun so many minutes later than planned, how many make it. */
-    record Chance(int shift, String hour, int ofHundred) {}
 
     /**
      * Fills the room.
@@ -65,21 +47,7 @@ class OrderRoom {
         Optional<Plan> plan = rooms.open(model, job, "order");
         SearchState search = searches.state(job);
         model.addAttribute("search", search.looking() && search.asked() ? search : null);
-        plan.ifPresent(p -> {
-            Confidence confidence = plans.of(job).confidence().orElseThrow();
-            fill(model, p);
-            model.addAttribute("chancesJson", json.text(chances(p, confidence)));
-            model.addAttribute("startBy", Words.hour(Words.startBySure(p, confidence)));
-            model.addAttribute("fromBest", fromBest(p.schedule()));
-            model.addAttribute("late", p.ready().isAfter(p.brief().call()));
-            model.addAttribute("best", p.schedule().ready() <= p.schedule().leastReady());
-            model.addAttribute("crew", p.brief().crew());
-            model.addAttribute("certainties", certainties(p, confidence));
-            model.addAttribute("risks", risks(p, confidence));
-            model.addAttribute("differs", !plans.ways().of(p, job.look()).isEmpty());
-            model.addAttribute("against", SenseWords.of(p, trade));
-            model.addAttribute("signing", signing.of(job, p, Optional.empty()));
-        });
+        plan.ifPresent(p -> model.addAllAttributes(says.of(job, p)));
         model.addAttribute("wished", new Wished(wishes(job, costs.orElse(Map.of())), costs.isEmpty()));
         model.addAttribute("canTakeBack", plans.canTakeBack(job));
         return "rooms/order/order";
@@ -89,47 +57,6 @@ class OrderRoom {
     private Optional<Map<Wish, Integer>> costs(Job job, boolean isLive) {
         WishCosts costs = plans.of(job).wishes();
         return isLive ? costs.known() : Optional.of(costs.all());
-    }
-
-    /** The steps of an order, as drawing and list show them. */
-    void fill(Model model, Plan plan) {
-        OrderModel order = OrderModel.of(plan, trade);
-        model.addAttribute("order", order);
-        model.addAttribute("orderJson", json.text(order));
-        model.addAttribute("plan", plan);
-        model.addAttribute("chairIn", Words.hour(plan.chairIn()));
-        model.addAttribute("ready", Words.ready(plan.ready()));
-        model.addAttribute("call", Words.hour(plan.brief().call()));
-        model.addAttribute("day", Words.day(plan.brief().call()));
-    }
-
-    /** When to sit down so that the call is made so often. */
-    record Certainty(String often, String hour, boolean now) {}
-
-    private static List<Certainty> certainties(Plan plan, Confidence confidence) {
-        return CERTAINTIES.entrySet().stream()
-                .map(c -> {
-                    LocalDateTime at = Words.startBy(plan, confidence, c.getKey());
-                    return new Certainty(c.getValue(), Words.hour(at), at.equals(plan.chairIn()));
-                })
-                .toList();
-    }
-
-    /** A step that carries much of the risk, and of 100 mornings in how many ready hung on it. */
-    record Risk(String step, String title, int ofHundred, String minutes) {}
-
-    /** The steps whose running over would most often and most largely move ready: their share times their length. */
-    private static List<Risk> risks(Plan plan, Confidence confidence) {
-        return plan.schedule().placed().stream()
-                .sorted(Comparator.comparingDouble(
-                        p -> -confidence.carries().getOrDefault(p.task(), 0.0) * (p.settled() - p.start())))
-                .limit(MOST_RISKS)
-                .map(p -> new Risk(
-                        p.task(),
-                        plan.step(p.task()).titleWithPlace(),
-                        (int) Math.round(100 * confidence.carries().getOrDefault(p.task(), 0.0)),
-                        Words.span(Math.round((p.settled() - p.start()) / 60.0))))
-                .toList();
     }
 
     /** A wish with what it costs; where wishes clash, whether it is one of those that do. */
@@ -179,31 +106,5 @@ class OrderRoom {
             return "";
         }
         return seconds < 60 ? "costs nothing" : "+" + Words.span(Math.round(seconds / 60.0));
-    }
-
-    /** How far it may be from the best, in words. */
-    static String fromBest(Schedule schedule) {
-        int gap = schedule.ready() - schedule.leastReady();
-        if (gap <= 0) {
-            return "Best possible: no order can be ready sooner.";
-        }
-        return gap < 60
-                ? "Best possible to the minute: no order can be ready a minute sooner."
-                : "At most " + Words.span(Math.round(gap / 60.0)) + " could still be saved.";
-    }
-
-    private static List<Chance> chances(Plan plan, Confidence confidence) {
-        long untilCall =
-                java.time.Duration.between(plan.chairIn(), plan.brief().call()).getSeconds();
-        List<Chance> chances = new ArrayList<>();
-        for (int shift = -30; shift <= 30; shift += 2) {
-            long left = untilCall - shift * 60L;
-            long made = java.util.Arrays.stream(confidence.ready())
-                    .filter(r -> r <= left)
-                    .count();
-            chances.add(new Chance(shift, Words.hour(plan.chairIn().plusMinutes(shift)), (int)
-                    (100 * made / confidence.ready().length)));
-        }
-        return chances;
     }
 }

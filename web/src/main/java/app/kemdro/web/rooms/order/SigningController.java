@@ -4,6 +4,7 @@ import app.kemdro.core.look.BareSkin;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.question.Calmer;
+import app.kemdro.web.parts.live.Unhurried;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
 import app.kemdro.web.records.plan.Plans;
@@ -33,8 +34,17 @@ class SigningController {
     private final Signings signings;
     private final SigningWords words;
     private final Trade trade;
+    private final Unhurried unhurried;
 
-    SigningController(Jobs jobs, Plans plans, Runs runs, Signings signings, SigningWords words, Trade trade) {
+    SigningController(
+            Jobs jobs,
+            Plans plans,
+            Runs runs,
+            Signings signings,
+            SigningWords words,
+            Trade trade,
+            Unhurried unhurried) {
+        this.unhurried = unhurried;
         this.jobs = jobs;
         this.plans = plans;
         this.runs = runs;
@@ -46,12 +56,15 @@ class SigningController {
     /** The same as the room shows, with what would mend it and with calmer orders; asked for once the room is shown. */
     @GetMapping("/jobs/{id}/order/signing")
     String signing(@PathVariable long id, Model model) {
+        unhurried.ask(() -> choices(jobs.get(id)));
         Job job = jobs.get(id);
         model.addAttribute("job", job);
-        plans.of(job)
-                .plan()
-                .ifPresent(p -> model.addAttribute("signing", words.of(job, p, Optional.of(signings.choices(job, p)))));
+        plans.of(job).plan().ifPresent(p -> model.addAttribute("signing", words.of(job, p, choices(job))));
         return "rooms/order/signing";
+    }
+
+    private Optional<Signings.Choices> choices(Job job) {
+        return plans.of(job).plan().map(p -> signings.choices(job, p));
     }
 
     /** Takes another order: one of those between the shortest and the calmest by its number, or the one that mends a question. */

@@ -4,28 +4,20 @@ import app.kemdro.core.plan.Plan;
 import app.kemdro.core.question.Answer;
 import app.kemdro.core.question.Calmer;
 import app.kemdro.web.records.job.Job;
+import app.kemdro.web.records.plan.KnownOf;
 import app.kemdro.web.records.plan.Plans;
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Service;
 
-/** What is asked of an order before it is signed, and other orders of the same work; found once for each version of a job. */
+/** What is asked of an order before it is signed, and other orders of the same work; found once for each plan. */
 @Service
 class Signings {
-    private static final int REMEMBERED = 60;
-
     private final Plans plans;
     private final Calmer calmer;
-    private final Cache<Key, Choices> found =
-            Caffeine.newBuilder().maximumSize(REMEMBERED).build();
-
-    private final Cache<Key, Calmer.Order> asked =
-            Caffeine.newBuilder().maximumSize(REMEMBERED).build();
-
-    private record Key(long job, String version) {}
+    private final KnownOf<Choices> found = new KnownOf<>();
+    private final KnownOf<Calmer.Order> asked = new KnownOf<>();
 
     Signings(Plans plans) {
         this.plans = plans;
@@ -46,14 +38,13 @@ class Signings {
     }
 
     private Calmer.Order now(Job job, Plan plan) {
-        return asked.get(
-                new Key(job.id(), job.version()),
-                k -> calmer.now(plan, plans.of(job).look()));
+        Plans.Answer answer = plans.of(job);
+        return asked.of(answer, () -> calmer.now(plan, answer.look()));
     }
 
     /** Looks for other orders; takes a second or so the first time. */
     Choices choices(Job job, Plan plan) {
-        return found.get(new Key(job.id(), job.version()), k -> look(job, plan));
+        return found.of(plans.of(job), () -> look(job, plan));
     }
 
     private Choices look(Job job, Plan plan) {

@@ -7,9 +7,11 @@ import app.kemdro.core.plan.Problem;
 import app.kemdro.core.question.OrderWays;
 import app.kemdro.core.question.OrderWays.Asked;
 import app.kemdro.web.parts.ahead.Ahead;
+import app.kemdro.web.parts.live.Unhurried;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
 import app.kemdro.web.records.job.Jobs;
+import app.kemdro.web.records.plan.KnownOf;
 import app.kemdro.web.records.plan.Plans;
 import app.kemdro.web.records.run.Runs;
 import app.kemdro.web.rooms.Rooms;
@@ -32,8 +34,11 @@ class WaysController {
     private final Jobs jobs;
     private final Plans plans;
     private final Runs runs;
+    private final Unhurried unhurried;
+    private final KnownOf<List<Line>> lines = new KnownOf<>();
 
-    WaysController(Jobs jobs, Plans plans, Runs runs) {
+    WaysController(Jobs jobs, Plans plans, Runs runs, Unhurried unhurried) {
+        this.unhurried = unhurried;
         this.jobs = jobs;
         this.plans = plans;
         this.runs = runs;
@@ -53,17 +58,20 @@ class WaysController {
     /** Each question that matters to the plan; every other way is planned. */
     @GetMapping("/jobs/{id}/order/ways")
     String ways(@PathVariable long id, Model model) {
-        Job job = jobs.get(id);
-        model.addAttribute("job", job);
-        model.addAttribute(
-                "ways",
-                plans.of(job)
+        model.addAttribute("ways", unhurried.ask(() -> lines(jobs.get(id))));
+        model.addAttribute("job", jobs.get(id));
+        return "rooms/order/ways";
+    }
+
+    private List<Line> lines(Job job) {
+        return lines.of(
+                plans.of(job),
+                () -> plans.of(job)
                         .plan()
                         .map(p -> plans.ways().of(p, job.look()).stream()
                                 .map(a -> line(a, job, p))
                                 .toList())
                         .orElse(List.of()));
-        return "rooms/order/ways";
     }
 
     private Line line(Asked asked, Job job, Plan plan) {

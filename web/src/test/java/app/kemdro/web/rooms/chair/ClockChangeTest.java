@@ -29,6 +29,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -117,6 +119,27 @@ class ClockChangeTest {
         assertThat(new AsLead(mvc).get("/jobs/" + id + "/order")).contains(says);
         assertThat(night.get("chairIn").asText())
                 .isNotEqualTo(usual.get("chairIn").asText());
+    }
+
+    /** Hours of steps and of the strip are said by two hands. */
+    @Test
+    void aHouseThatMovesSaysItsHoursAnew() throws Exception {
+        Wall.zone(ZoneId.of("Europe/Berlin"));
+        long id = jobCalled(LocalDateTime.of(2027, 3, 28, 4, 0));
+        String before = firstStep(id);
+        assertThat(ribbon(id).get("chairIn").asText()).startsWith(before);
+        Wall.zone(ZoneId.of("America/New_York"));
+        assertThat(firstStep(id)).isNotEqualTo(before);
+        assertThat(ribbon(id).get("chairIn").asText()).startsWith(firstStep(id));
+    }
+
+    private String firstStep(long job) throws Exception {
+        Document page = Jsoup.parse(new AsLead(mvc).get("/jobs/" + job + "/order"));
+        return json.readTree(page.select("[data-order] script").html())
+                .get("steps")
+                .get(0)
+                .get("clock")
+                .asText();
     }
 
     private JsonNode view(long job) throws Exception {

@@ -1,14 +1,19 @@
 package app.kemdro.web.rooms.order;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
 import app.kemdro.core.look.Look;
 import app.kemdro.core.look.LookEntry;
+import app.kemdro.core.look.Wish;
 import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
+import app.kemdro.core.plan.Planning;
 import app.kemdro.core.question.Answer;
 import app.kemdro.core.question.Questions;
 import app.kemdro.core.schedule.ScheduleCheck;
+import app.kemdro.core.schedule.ScheduledTask;
 import app.kemdro.web.AsLead;
 import app.kemdro.web.DemoJobs;
 import app.kemdro.web.DemoTest;
@@ -20,8 +25,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jsoup.Jsoup;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.http.HttpStatus;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
 
 @DemoTest
@@ -103,6 +110,54 @@ class SigningRoomTest {
         List<String> all = new ArrayList<>(List.of("had", jobs.get(job.id()).meant()));
         all.addAll(List.of(fields));
         new AsLead(mvc).post("/jobs/" + job.id() + "/order/" + what, all.toArray(String[]::new));
+    }
+
+    private List<String> no(Planning planning, Look look) {
+        return planning instanceof Planning.Done done
+                ? new Questions(trade)
+                        .of(done.plan(), look).stream()
+                                .filter(a -> !a.yes())
+                                .map(a -> a.question().says())
+                                .toList()
+                : List.of();
+    }
+
+    /** A wish after which more is answered with no than now. */
+    private Wish askingMore(Job job) {
+        List<ScheduledTask> order = plan(job).schedule().placed();
+        List<String> now = no(plans.of(job).planning(), job.look());
+        String first = order.get(0).task();
+        return order.stream()
+                .map(p -> Wish.before(p.task(), first))
+                .filter(w -> !w.step().equals(first))
+                .filter(w -> !now.containsAll(no(
+                        plans.rough(job.look().wishing(w), job.brief()),
+                        job.look().wishing(w))))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** A wish that somebody pointed at, and did not press, answers nothing that is asked of the order. */
+    @Test
+    void whatIsOnlyPointedAtIsNotAskedOfTheOrder() throws Exception {
+        Job job = DemoJobs.like("Orrin Vask", "pointed elsewhere", jobs);
+        Wish wish = askingMore(job);
+        String wishes = "/jobs/" + job.id() + "/order/wishes";
+        var pointed = mvc.post()
+                .uri(wishes)
+                .param("press", "BEFORE")
+                .param("step", wish.step())
+                .param("to", wish.to())
+                .header("X-Ahead", "1")
+                .header("X-Live", "1");
+        assertThat(pointed.with(csrf()).with(user("ines").roles("LEAD"))).hasStatus(HttpStatus.NO_CONTENT);
+        new AsLead(mvc).post(wishes, "press", "HOLD", "step", wish.to());
+        Job held = jobs.get(job.id());
+        assertThat(held.look().wishes()).isNotEmpty().doesNotContain(wish);
+        for (String room : List.of("", "/signing")) {
+            assertThat(Jsoup.parse(get(job, room)).select(".asked.no b").eachText())
+                    .isEqualTo(no(plans.of(held).planning(), held.look()));
+        }
     }
 
     /** An order between the shortest and the calmest is taken by a press, is sound, is ready when it said, and stays. */
