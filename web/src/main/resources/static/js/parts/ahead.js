@@ -7,6 +7,7 @@ let last = '';
 let busy = false;
 let next = null;
 let resting = 0;
+let over = null;
 
 /** The button that is pointed at, where its press can be worked out ahead. */
 const meant = (target) => target.closest?.('[data-ahead] form[data-live] button:not([type="button"], :disabled)');
@@ -36,6 +37,9 @@ export function mountAhead() {
   const rest = (e) => {
     clearTimeout(resting);
     const button = meant(e.target);
+    // whoever comes back to a button may find that something has changed that no room was swapped in for
+    if (button !== over) last = '';
+    over = button;
     if (button) resting = setTimeout(ask, REST, button);
   };
   document.addEventListener('pointerover', rest, { passive: true });

@@ -35,8 +35,18 @@ function dress(old, fresh) {
 const isOneFigure = (from, to) =>
   Boolean(from && to && figureAt(from)?.svg) && from.dataset.purpose === to.dataset.purpose && from.dataset.src === to.dataset.src;
 
-/** A figure, or the ribbon, stays and is told what it shows now. */
+/** What a drawing is made from. */
+function tell(old, fresh) {
+  dress(old, fresh);
+  old.querySelector(':scope > script').replaceWith(fresh.querySelector(':scope > script'));
+}
+
+/** A figure, the ribbon, or a place that draws itself from its script, stays and is told what it shows now. */
 function keepsDrawing(old, fresh) {
+  if (old.dataset.drawn === '' && fresh.dataset.drawn === '') {
+    tell(old, fresh);
+    return true;
+  }
   if (old.dataset.ribbon === '' && fresh.dataset.ribbon === '') {
     dress(old, fresh);
     return true;
@@ -45,8 +55,7 @@ function keepsDrawing(old, fresh) {
   const figure = figureAt(old);
   const model = dataIn(fresh);
   const isPainted = old.dataset.words === fresh.dataset.words && JSON.stringify(model) === JSON.stringify(figure.model);
-  dress(old, fresh);
-  old.querySelector(':scope > script').replaceWith(fresh.querySelector(':scope > script'));
+  tell(old, fresh);
   if (!isPainted) figure.paint(model);
   return true;
 }

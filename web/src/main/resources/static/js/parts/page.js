@@ -1,4 +1,7 @@
 // What holds for the whole page.
 
-/** By how much everything is drawn larger on a large screen. */
-export const grow = () => Number(getComputedStyle(document.documentElement).getPropertyValue('--grow')) || 1;
+let grown = 0;
+globalThis.addEventListener?.('resize', () => (grown = 0));
+
+/** By how much everything is drawn larger on a large screen. Read once for each size of the window: a page that was just changed is styled anew for it. */
+export const grow = () => (grown ||= Number(getComputedStyle(document.documentElement).getPropertyValue('--grow')) || 1);

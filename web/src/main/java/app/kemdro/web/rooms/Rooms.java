@@ -82,6 +82,17 @@ public class Rooms {
         }
     }
 
+    /**
+     * Whether a room follows a search that may change its order. One that is written ahead does: by the press a search may have begun, and
+     * where none has, it is told so.
+     */
+    record Settles(boolean follows) implements ShownAhead.Said {
+        @Override
+        public Object shown() {
+            return "";
+        }
+    }
+
     Rooms(Plans plans, Searches searches, Shelf shelf, Runs runs, Json json) {
         this.runs = runs;
         this.plans = plans;
@@ -114,7 +125,9 @@ public class Rooms {
         model.addAttribute(
                 "tight", ways.stream().mapToInt(w -> w.says().length()).sum() > LETTERS);
         model.addAttribute(
-                "settles", SETTLING.contains(room) && searches.state(job).looking());
+                "settles",
+                new Settles(SETTLING.contains(room)
+                        && (job.isSupposed() || searches.state(job).looking())));
         model.addAttribute("found", searches.found(job));
         return plan;
     }

@@ -1,6 +1,7 @@
 // The look room: pressing zones, and the cut through what lies on them.
 import { figureAt } from '../../parts/figure.js';
 import { go } from '../../parts/live.js';
+import { standing } from '../../parts/standing.js';
 import { dataIn, el } from '../../parts/svg.js';
 import { mountFind } from './find.js';
 
@@ -92,6 +93,7 @@ function mark(word, x, y) {
 async function fillInsteads(root) {
   const places = [...root.querySelectorAll('[data-instead]')].filter((p) => !p.textContent);
   if (!places.length) return;
+  await standing(places[0]);
   const zones = new URL(location.href).searchParams.get('zones') ?? '';
   const answer = await fetch(`${location.pathname}/insteads?zones=${encodeURIComponent(zones)}`).catch(() => null);
   if (!answer?.ok) return;

@@ -4,6 +4,7 @@
 import { grow } from '../../parts/page.js';
 import { scale } from '../../parts/ribbon.js';
 import { dataIn, el, widthOf } from '../../parts/svg.js';
+import { widthIn } from '../../parts/width.js';
 import { askLater } from './later.js';
 import { drawStartBy } from './startby.js';
 import { wedge } from './wedge.js';
@@ -12,8 +13,8 @@ const MOST_STITCHES = 26;
 const STRATUM = 2.6;
 const CHOSEN = 'chosen ';
 
-// the head beside the order is the same one after every press
-let profile = null;
+let drawn = null;
+const drawAgain = () => drawn?.place.isConnected && drawn.draw();
 
 class Order {
   constructor(place) {
@@ -24,7 +25,7 @@ class Order {
   }
 
   draw() {
-    const width = this.place.clientWidth || 1280;
+    const width = widthIn(this.place, drawAgain) || 1280;
     this.s = scale(this.ribbon, width);
     const rows = this.model.rows;
     const pitch = Math.max(33, Math.min(41, (window.innerHeight / grow() - 410) / rows.length));
@@ -164,16 +165,11 @@ class Order {
   async profile() {
     const place = this.place.querySelector('.profile');
     if (this.s.x0 < 100 || place.firstChild) return;
-    if (profile) {
-      place.replaceChildren(profile);
-      return;
-    }
     const answer = await fetch(`${this.place.dataset.src}bust-right.svg`).catch(() => null);
     if (!answer?.ok) return;
     const svg = new DOMParser().parseFromString((await answer.text()).replaceAll('clip-right', 'order-clip'), 'image/svg+xml').documentElement;
     svg.querySelector('.zones').remove();
     svg.setAttribute('viewBox', '0 0 2640 4520');
-    profile = svg;
     place.replaceChildren(svg);
   }
 
@@ -273,11 +269,10 @@ class Order {
   }
 }
 
-let shown = null;
 let resizing;
 window.addEventListener('resize', () => {
   clearTimeout(resizing);
-  resizing = setTimeout(() => shown?.place.isConnected && shown.draw(), 140);
+  resizing = setTimeout(drawAgain, 140);
 });
 
 export function mountOrder(root) {
@@ -287,7 +282,7 @@ export function mountOrder(root) {
     const order = new Order(place);
     order.wishes();
     order.draw();
-    shown = order;
+    drawn = order;
   }
   root.querySelectorAll('[data-startby]').forEach(drawStartBy);
 }

@@ -1,9 +1,10 @@
 import { dataIn, el } from '../../parts/svg.js';
+import { widthIn } from '../../parts/width.js';
 
 /** How often the call is made, by when the performer sits down. */
 export function drawStartBy(place) {
   const points = dataIn(place);
-  const [width, height] = [Math.min(360, place.clientWidth || 340), 132];
+  const [width, height] = [Math.min(360, widthIn(place, () => drawStartBy(place)) || 340), 132];
   const [left, right, top, foot] = [62, width - 14, 10, height - 24];
   const x = (shift) => left + ((shift + 30) / 60) * (right - left);
   const y = (share) => foot - (share / 100) * (foot - top);

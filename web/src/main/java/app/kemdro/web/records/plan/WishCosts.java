@@ -18,6 +18,7 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
@@ -33,6 +34,9 @@ public final class WishCosts {
     static final WishCosts NONE = none();
 
     private static final Logger LOG = LoggerFactory.getLogger(WishCosts.class);
+    /** Whoever pressed, or points at a press, goes first: it is begun after so many milliseconds. */
+    private static final int PAUSE = 300;
+
     private static final ExecutorService BESIDE = Background.behind("wish-costs");
 
     private final Supplier<Map<Wish, Integer>> found;
@@ -66,7 +70,7 @@ public final class WishCosts {
             }
             return Map.copyOf(each);
         });
-        BESIDE.execute(costs::work);
+        CompletableFuture.delayedExecutor(PAUSE, TimeUnit.MILLISECONDS, BESIDE).execute(costs::work);
         return costs;
     }
 

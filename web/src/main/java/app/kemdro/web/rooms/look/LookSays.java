@@ -3,11 +3,9 @@ package app.kemdro.web.rooms.look;
 import app.kemdro.core.look.BareSkin;
 import app.kemdro.core.method.Trade;
 import app.kemdro.web.records.job.Job;
+import app.kemdro.web.records.plan.KnownOf;
 import app.kemdro.web.records.plan.Plans;
-import app.kemdro.web.records.plan.Plans.Answer;
 import app.kemdro.web.records.plan.Removals;
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -25,8 +23,7 @@ class LookSays {
     private final Trade trade;
     private final Plans plans;
     private final Removals removals;
-    private final Cache<Answer, Map<Asked, Map<String, Object>>> known =
-            Caffeine.newBuilder().weakKeys().build();
+    private final KnownOf<Map<Asked, Map<String, Object>>> known = new KnownOf<>();
 
     LookSays(Trade trade, Plans plans, Removals removals) {
         this.trade = trade;
@@ -39,7 +36,7 @@ class LookSays {
 
     /** All of it, by the names the template knows it by. */
     Map<String, Object> of(Job job, List<String> zones, Map<String, String> usual) {
-        return known.get(plans.of(job), a -> new ConcurrentHashMap<>())
+        return known.of(plans.of(job), ConcurrentHashMap::new)
                 .computeIfAbsent(new Asked(List.copyOf(zones), Map.copyOf(usual)), asked -> says(job, asked));
     }
 

@@ -4,6 +4,7 @@ import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.schedule.Rest;
 import app.kemdro.web.parts.file.Files;
+import app.kemdro.web.parts.live.Unhurried;
 import app.kemdro.web.parts.print.Sheets;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
@@ -47,6 +48,7 @@ class OrderController {
     private final Trade trade;
     private final OrderRoom room;
     private final OrderSays says;
+    private final Unhurried unhurried;
 
     OrderController(
             Jobs jobs,
@@ -57,7 +59,9 @@ class OrderController {
             Sheets sheets,
             Trade trade,
             OrderRoom room,
-            OrderSays says) {
+            OrderSays says,
+            Unhurried unhurried) {
+        this.unhurried = unhurried;
         this.room = room;
         this.says = says;
         this.sheets = sheets;
@@ -82,7 +86,7 @@ class OrderController {
     @ResponseBody
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void costs(@PathVariable long id) {
-        plans.of(jobs.get(id)).wishes().all();
+        unhurried.ask(() -> plans.of(jobs.get(id)).wishes().all());
     }
 
     /** Sits the performer down at this hour from now on. */
