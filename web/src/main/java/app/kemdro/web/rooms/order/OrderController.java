@@ -4,7 +4,6 @@ import app.kemdro.core.method.Trade;
 import app.kemdro.core.plan.Plan;
 import app.kemdro.core.schedule.Rest;
 import app.kemdro.web.parts.file.Files;
-import app.kemdro.web.parts.live.Unhurried;
 import app.kemdro.web.parts.print.Sheets;
 import app.kemdro.web.parts.words.Words;
 import app.kemdro.web.records.job.Job;
@@ -48,7 +47,6 @@ class OrderController {
     private final Trade trade;
     private final OrderRoom room;
     private final OrderSays says;
-    private final Unhurried unhurried;
 
     OrderController(
             Jobs jobs,
@@ -59,9 +57,7 @@ class OrderController {
             Sheets sheets,
             Trade trade,
             OrderRoom room,
-            OrderSays says,
-            Unhurried unhurried) {
-        this.unhurried = unhurried;
+            OrderSays says) {
         this.room = room;
         this.says = says;
         this.sheets = sheets;
@@ -86,7 +82,7 @@ class OrderController {
     @ResponseBody
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void costs(@PathVariable long id) {
-        unhurried.ask(() -> plans.of(jobs.get(id)).wishes().all());
+        plans.of(jobs.get(id)).wishes().all();
     }
 
     /** Sits the performer down at this hour from now on. */
