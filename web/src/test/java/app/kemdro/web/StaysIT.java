@@ -24,16 +24,19 @@ class StaysIT extends OnePage {
 
     private static final String STRENGTH = ".coats button[name=strength][aria-pressed=false]";
 
+    /** What a room still waits for. */
+    private static final String AWAITED = "[data-costs], [data-ways], [data-signing], [data-levers], [data-instead]";
+
     @Autowired
     private Jobs jobs;
 
     /** What it says once nothing comes in any more. */
     private String settled() {
         String before = "";
-        for (int k = 0; k < 40; k++) {
+        for (int k = 0; k < 100; k++) {
             page.waitForTimeout(300);
             String now = String.valueOf(page.evaluate(ALL));
-            if (now.equals(before) && page.locator("[data-costs]").count() == 0) {
+            if (now.equals(before) && page.locator(AWAITED).count() == 0) {
                 return now;
             }
             before = now;
@@ -133,6 +136,26 @@ class StaysIT extends OnePage {
         settled();
         assertThat(page.locator("input[name=coverage]").first()).hasValue("33");
         assertThat(page.locator("input[name=_csrf]")).hasCount(0);
+    }
+
+    /** The head beside an order stays, and the order itself is drawn anew. */
+    @Test
+    void anOrderIsDrawnAnewBesideTheHeadThatStays() {
+        go("/jobs/" + own("Drawn beside").id() + "/order");
+        settled();
+        page.waitForSelector(".profile svg");
+        page.evaluate("() => document.querySelectorAll('.order svg').forEach((svg) => (svg.stood = true))");
+        press("[data-wish] button[value=HOLD]");
+        settled();
+        assertThat(page.evaluate("() => document.querySelector('.profile svg').stood"))
+                .isEqualTo(true);
+        assertThat(
+                        page.evaluate(
+                                "() => [...document.querySelectorAll('.order-art svg, [data-startby] svg')].map((s) => s.stood ?? false)"))
+                .isEqualTo(List.of(false, false));
+        page.setViewportSize(1000, 700);
+        page.waitForFunction(
+                "() => document.querySelector('.order-art svg').getAttribute('width') === String(document.querySelector('[data-order]').clientWidth)");
     }
 
     /** A form that loads a page sends the token of its page although no field says it. */

@@ -91,14 +91,17 @@ function mark(word, x, y) {
 
 /** Fills in what other schools would change; the answer of a room that was left meanwhile is dropped. */
 async function fillInsteads(root) {
-  const places = [...root.querySelectorAll('[data-instead]')].filter((p) => !p.textContent);
+  const places = [...root.querySelectorAll('[data-instead]')];
   if (!places.length) return;
   await standing(places[0]);
   const zones = new URL(location.href).searchParams.get('zones') ?? '';
   const answer = await fetch(`${location.pathname}/insteads?zones=${encodeURIComponent(zones)}`).catch(() => null);
   if (!answer?.ok) return;
   const changes = await answer.json();
-  for (const place of places) place.textContent = changes[place.dataset.instead] ?? '';
+  for (const place of places) {
+    place.textContent = changes[place.dataset.instead] ?? '';
+    delete place.dataset.instead;
+  }
 }
 
 const AT_ONCE = 8;

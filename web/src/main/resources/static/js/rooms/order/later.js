@@ -10,6 +10,8 @@ async function fill(place, what) {
   if (!answer?.ok || !place.isConnected) return;
   const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
   place.replaceChildren(...document.adoptNode(page.querySelector(`#${what}`)).childNodes);
+  // nothing is awaited there any more
+  delete place.dataset[what];
 }
 
 /** When it is known what the wishes cost, the room says it, and so does the ribbon. */
