@@ -9,6 +9,8 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -156,17 +158,23 @@ class HandIT extends OnePage {
         for (int[] size : new int[][] {{1280, 800}, {1024, 768}}) {
             page.setViewportSize(size[0], size[1]);
             assertThat(page.locator(".c-hand.mine .c-left b").first()).isVisible();
-            double bottom = page.locator(".c-hands").boundingBox().y
-                    + page.locator(".c-hands").boundingBox().height;
-            for (String part :
-                    new String[] {".c-hand.mine .step", ".c-hand.mine .c-left", ".c-hand:not(.mine) .c-who"}) {
-                var box = page.locator(part).first().boundingBox();
-                assertThat(box.y + box.height).as(part + " at " + size[0]).isLessThanOrEqualTo(bottom + 1);
+            Map<String, List<Number>> edges = edges(
+                    ".c-hands",
+                    ".c-hand.mine .step",
+                    ".c-hand.mine .c-left",
+                    ".c-hand:not(.mine) .c-who",
+                    ".c-figure .figure-art",
+                    ".c-figure .views");
+            double foot = edges.get(".c-hands").get(1).doubleValue();
+            for (String part : List.of(".c-hand.mine .step", ".c-hand.mine .c-left", ".c-hand:not(.mine) .c-who")) {
+                assertThat(edges.get(part).get(1).doubleValue())
+                        .as(part + " at " + size[0])
+                        .isLessThanOrEqualTo(foot + 1);
             }
             // views stand below the figure, never on it
-            var figure = page.locator(".c-figure .figure-art").boundingBox();
-            var views = page.locator(".c-figure .views").boundingBox();
-            assertThat(views.y).isGreaterThanOrEqualTo(figure.y + figure.height - 1);
+            assertThat(edges.get(".c-figure .views").get(0).doubleValue())
+                    .isGreaterThanOrEqualTo(
+                            edges.get(".c-figure .figure-art").get(1).doubleValue() - 1);
             assertThat(Double.parseDouble(page.locator(".c-hands")
                             .evaluate(
                                     "h => { const p = document.createElement('p'); p.className = 'c-caution'; h.append(p);"
@@ -175,6 +183,17 @@ class HandIT extends OnePage {
                             .replace("px", "")))
                     .isGreaterThanOrEqualTo(22);
         }
+    }
+
+    /** Head and foot of each of these as they stand at one moment: a chair is drawn anew while one looks. */
+    @SuppressWarnings("unchecked")
+    private Map<String, List<Number>> edges(String... parts) {
+        return (Map<String, List<Number>>)
+                page.waitForFunction("""
+                (parts) => {
+                  const boxes = parts.map((part) => document.querySelector(part)?.getBoundingClientRect());
+                  return boxes.every((box) => box?.height) && Object.fromEntries(parts.map((part, k) => [part, [boxes[k].top, boxes[k].bottom]]));
+                }""", List.of(parts)).jsonValue();
     }
 
     /** What is pushed to a screen while it stands open is said by its reader's habit, and by nobody else's. */
