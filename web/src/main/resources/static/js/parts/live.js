@@ -20,10 +20,13 @@ export function enliven(root) {
 /** What a form is for, whatever stood there when its page was made. */
 const purpose = (form) => form.action.replace(/([?&])had=[^&]*/, '$1');
 
+/** Whether that was sent as it stands there: another form may have the same address, and more may have been typed since. */
+const isSent = (input, sent) => input.form.action === sent?.address && sent.body.get(input.name) === input.value;
+
 /** What is typed and not sent yet, by the form it stands in. */
 function unsent(sent) {
   return [...document.querySelectorAll('#room form input:not([type=hidden], [type=checkbox], [type=radio], [type=file]), #room form textarea')]
-    .filter((i) => i.name && (i.value !== i.defaultValue || i === document.activeElement) && i.form.action !== sent)
+    .filter((i) => i.name && (i.value !== i.defaultValue || i === document.activeElement) && !isSent(i, sent))
     .map((i) => ({
       form: purpose(i.form),
       name: i.name,
@@ -127,7 +130,7 @@ async function exchange(address, options, answered) {
   }
   if (options?.method === 'POST') pressed = ++turns;
   else if (turn < pressed && answer.url === location.href) return;
-  if (!adopt(text, stays ? location.href : answer.url, options?.method === 'POST' ? address : null)) {
+  if (!adopt(text, stays ? location.href : answer.url, options?.method === 'POST' ? { address, body: options.body } : null)) {
     document.open();
     document.write(text);
     document.close();
